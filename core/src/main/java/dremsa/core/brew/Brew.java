@@ -1,0 +1,199 @@
+package dremsa.core.brew;
+
+import dremsa.core.formula.Formula;
+import dremsa.core.formula.Ingredient;
+import dremsa.core.formula.Proportion;
+import dremsa.core.formula.Step;
+import dremsa.core.kitchen.Kitchen;
+import dremsa.core.kitchen.Vessel;
+import dremsa.core.kitchen.VesselKind;
+import dremsa.core.material.Material;
+import dremsa.core.material.MaterialKind;
+import dremsa.core.material.Materials;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A formula resolved with a kitchen and materials, ready to be predicted at any size.
+ *
+ * <p>The size is a scale: 1 means the grams as the formula's parts are written.
+ */
+public final class Brew {
+  /** How full a vessel may be that does not foam. */
+  private static final double FILL = 0.9;
+
+  private static final double FILL_FOAMING = 2.0 / 3;
+  private static final double FILL_LARGE_GEL = 0.5;
+
+  /** From here on a gel counts as large, mL. */
+  private static final double LARGE_GEL_ML = 2000;
+
+  private final Formula formula;
+  private final Kitchen kitchen;
+  private final List<Material> materials;
+  private final Constants constants;
+
+  private Brew(Formula formula, Kitchen kitchen, List<Material> materials) {
+    this.formula = formula;
+    this.kitchen = kitchen;
+    this.materials = materials;
+    this.constants = new Constants(kitchen);
+  }
+
+  /**
+   * Resolves a formula.
+   *
+   * @throws dremsa.core.material.UnknownMaterialException when it names a material that is not
+   *     there
+   */
+  public static Brew of(Formula formula, Kitchen kitchen, Materials materials) {
+    return new Brew(
+        formula,
+        kitchen,
+        formula.ingredients().stream()
+            .map(ingredient -> materials.get(ingredient.material()))
+            .toList());
+  }
+
+  public Formula formula() {
+    return formula;
+  }
+
+  public Kitchen kitchen() {
+    return kitchen;
+  }
+
+  /** The materials in the order of the formula's ingredients. */
+  public List<Material> materials() {
+    return materials;
+  }
+
+  /** The material of an ingredient, by its key. */
+  public Optional<Material> materialOf(String key) {
+    for (int i = 0; i < materials.size(); i++) {
+      if (formula.ingredients().get(i).key().equals(key)) {
+        return Optional.of(materials.get(i));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Grams of an ingredient at scale 1; 0 for what is dosed on the finished brew. */
+  public double partsOf(String key) {
+    return formula
+        .ingredient(key)
+        .map(Ingredient::proportion)
+        .map(proportion -> proportion instanceof Proportion.Parts p ? p.grams() : 0.0)
+        .orElse(0.0);
+  }
+
+  /**
+   * For each kind of vessel that the steps use, the smallest of the kitchen that holds the batch
+   * with headspace; the largest where none does.
+   */
+  public VesselChoice vesselsFor(double scale) {
+    VesselChoice choice = VesselChoice.NONE;
+    double contents = 0;
+    for (Step step : formula.steps()) {
+      if (step instanceof Step.Combine combine) {
+        contents += millilitresOf(combine.ingredients(), scale);
+        VesselKind kind = combine.vessel();
+        Optional<Vessel> vessel =
+            kitchen
+                .smallestHolding(kind, contents / fill(kind, contents))
+                .or(() -> kitchen.largest(kind));
+        if (vessel.isPresent()) {
+          choice = choice.with(vessel.get());
+        }
+      }
+    }
+    return choice;
+  }
+
+  /** Liquid that the formula's parts put in at scale 1, mL; a first guess for solving. */
+  public double millilitresAtOne() {
+    double sum = 0;
+    for (int i = 0; i < materials.size(); i++) {
+      Material material = materials.get(i);
+      if (!material.kind().isPlant() || material.kind().isFresh()) {
+        sum += partsOf(formula.ingredients().get(i).key()) / material.density();
+      }
+    }
+    return Math.max(sum, 1);
+  }
+
+  /** The largest scale at which every vessel used is still full enough at most. */
+  public double largestScale() {
+    double largest = Double.POSITIVE_INFINITY;
+    double contents = 0;
+    for (Step step : formula.steps()) {
+      if (step instanceof Step.Combine combine) {
+        contents += millilitresOf(combine.ingredients(), 1);
+        Optional<Vessel> vessel = kitchen.largest(combine.vessel());
+        if (vessel.isPresent() && contents > 0) {
+          largest = Math.min(largest, safeMillilitres(vessel.get()) / contents);
+        }
+      }
+    }
+    return Double.isInfinite(largest) ? 10_000 / millilitresAtOne() : largest;
+  }
+
+  /** The most liquid and plant that a vessel may hold here, mL. */
+  double safeMillilitres(Vessel vessel) {
+    return vessel.capacityMl() * fill(vessel.kind(), vessel.capacityMl());
+  }
+
+  private double fill(VesselKind kind, double contents) {
+    if (kind != VesselKind.POT || !foams()) {
+      return FILL;
+    }
+    return contents > LARGE_GEL_ML ? FILL_LARGE_GEL : FILL_FOAMING;
+  }
+
+  private boolean foams() {
+    return materials.stream()
+        .anyMatch(
+            material ->
+                material.kind() == MaterialKind.GUM_SEED
+                    || material.kind() == MaterialKind.GRAIN
+                    || material.kind() == MaterialKind.GUM_POWDER);
+  }
+
+  private double millilitresOf(List<String> keys, double scale) {
+    double sum = 0;
+    for (String key : keys) {
+      Material material = materialOf(key).orElseThrow();
+      double grams = partsOf(key) * scale;
+      // A dry plant in water takes about the room of its own mass, not of its fluffy bulk.
+      sum += material.kind().isPlant() ? grams : grams / material.density();
+    }
+    return sum;
+  }
+
+  /**
+   * Predicts a batch in the vessels that suit its size.
+   *
+   * @param scale above 0
+   * @throws IllegalArgumentException when the scale is not a number above 0
+   */
+  public Prediction predict(double scale, Facts facts) {
+    return predict(scale, vesselsFor(scale), facts);
+  }
+
+  /** Predicts a batch in these vessels. */
+  public Prediction predict(double scale, VesselChoice vessels, Facts facts) {
+    return new Simulation(this, constants, scale, vessels, facts, true).run();
+  }
+
+  /**
+   * The same without the trace, for solving.
+   *
+   * @return millilitres to bottle at 20 °C
+   */
+  public double bottledMl(double scale, VesselChoice vessels, Facts facts) {
+    return new Simulation(this, constants, scale, vessels, facts, false)
+        .run()
+        .finished()
+        .millilitres();
+  }
+}

@@ -1,0 +1,80 @@
+package dremsa.core.brew;
+
+import dremsa.core.kitchen.Climate;
+import dremsa.core.kitchen.Hob;
+import dremsa.core.kitchen.Kitchen;
+import dremsa.core.kitchen.ModelParameters;
+import dremsa.core.kitchen.Parameter;
+
+/** The kitchen's parameters as plain numbers, read once so that the inner loops do not look up. */
+final class Constants {
+  /** Gas constant, J/(mol K). */
+  static final double R = 8.314;
+
+  static final double REFERENCE_K = 353.15;
+  static final double KELVIN = 273.15;
+
+  final double heatLoss;
+  final double iceBathLoss;
+  final double waterHeat;
+  final double plantHeat;
+  final double oilHeat;
+  final double evaporation;
+  final double roomVapour;
+  final double cover;
+  final double lid;
+  final double rolling;
+  final double gentle;
+  final double simmer;
+  final double pouredWater;
+  final double clothKeeps;
+  final double squeeze;
+  final double fastRate;
+  final double extractionOverR;
+  final double spiritSolvent;
+  final double oilSolvent;
+  final double gumRate;
+  final double gumExponent;
+  final double gumEnergyOverR;
+  final double bathC;
+  final double bathLag;
+  final double fermentHours;
+  final double hobWatts;
+  final Climate climate;
+
+  Constants(Kitchen kitchen) {
+    ModelParameters p = kitchen.parameters();
+    climate = kitchen.climate();
+    heatLoss = p.value(Parameter.HEAT_LOSS);
+    iceBathLoss = p.value(Parameter.ICE_BATH_LOSS);
+    waterHeat = p.value(Parameter.WATER_HEAT);
+    plantHeat = p.value(Parameter.PLANT_HEAT);
+    oilHeat = p.value(Parameter.OIL_HEAT);
+    evaporation = p.value(Parameter.EVAPORATION);
+    roomVapour = p.value(Parameter.AIR_HUMIDITY) * Water.saturationPressure(climate.roomC());
+    cover = p.value(Parameter.COVER);
+    lid = p.value(Parameter.LID);
+    rolling = p.value(Parameter.ROLLING_BOIL);
+    gentle = p.value(Parameter.GENTLE_BOIL);
+    simmer = p.value(Parameter.SIMMER);
+    pouredWater = p.value(Parameter.POURED_WATER);
+    clothKeeps = p.value(Parameter.CLOTH_KEEPS);
+    squeeze = p.value(Parameter.SQUEEZE);
+    fastRate = p.value(Parameter.FAST_RATE);
+    extractionOverR = p.value(Parameter.EXTRACTION_ENERGY) * 1000 / R;
+    spiritSolvent = p.value(Parameter.SPIRIT_SOLVENT);
+    oilSolvent = p.value(Parameter.OIL_SOLVENT);
+    gumRate = 1 / (p.value(Parameter.GUM_TIME) * arrhenius(Water.BOILING_C));
+    gumExponent = p.value(Parameter.GUM_EXPONENT);
+    gumEnergyOverR = p.value(Parameter.GUM_ENERGY) * 1000 / R;
+    bathC = p.value(Parameter.BATH_TEMPERATURE);
+    bathLag = p.value(Parameter.BATH_LAG);
+    fermentHours = p.value(Parameter.FERMENT_TIME);
+    hobWatts = kitchen.strongestHob().map(hob -> hob.watts(Hob.Setting.HIGH)).orElse(0.0);
+  }
+
+  /** Speed of extraction against 80 °C. */
+  double arrhenius(double celsius) {
+    return Math.exp(-extractionOverR * (1 / (celsius + KELVIN) - 1 / REFERENCE_K));
+  }
+}

@@ -1,0 +1,42 @@
+package dremsa.core.brew;
+
+import java.util.List;
+import java.util.Map;
+
+/**
+ * How a brew goes, from the first step to the bottle in its place.
+ *
+ * @param amounts grams of each ingredient by key, additions after straining included
+ * @param steps one for each step of the formula
+ * @param trace moments from the first step to the bottling, at most about 1 °C apart
+ * @param chilling moments from the bottling until the bottle has the temperature of its place
+ * @param account where the liquid went
+ * @param finished what stands ready
+ * @param strengths of each plant, in the order of the formula
+ * @param heat how hot it was for how long
+ * @param troubles what keeps it from working; empty when nothing does
+ */
+public record Prediction(
+    Map<String, Double> amounts,
+    List<StepOutcome> steps,
+    List<TracePoint> trace,
+    List<TracePoint> chilling,
+    WaterAccount account,
+    Finished finished,
+    List<Strength> strengths,
+    HeatHistory heat,
+    List<Trouble> troubles) {
+  public Prediction {
+    amounts = Map.copyOf(amounts);
+    steps = List.copyOf(steps);
+    trace = List.copyOf(trace);
+    chilling = List.copyOf(chilling);
+    strengths = List.copyOf(strengths);
+    troubles = List.copyOf(troubles);
+  }
+
+  /** Whether it comes to a bottle. */
+  public boolean works() {
+    return troubles.isEmpty();
+  }
+}

@@ -1,0 +1,72 @@
+package dremsa.core.brew;
+
+/**
+ * Something that keeps a brew from working in this kitchen; each carries the numbers that say so.
+ */
+public sealed interface Trouble {
+  /** The step at which it shows. */
+  int step();
+
+  /** One sentence for the maker. */
+  String words();
+
+  /** The hob is too weak: the pot settles below the boil. */
+  record NeverBoils(int step, double reachesC) implements Trouble {
+    @Override
+    public String words() {
+      return "It never boils: this hob takes the pot to about %.0f °C.".formatted(reachesC);
+    }
+  }
+
+  /** The water is gone before the step ends. */
+  record BoilsDry(int step, double afterMinutes) implements Trouble {
+    @Override
+    public String words() {
+      return "The pot boils dry after about %.0f min.".formatted(afterMinutes);
+    }
+  }
+
+  /** Hardly anything runs off. */
+  record HerbHoldsAll(int step, double liquidGrams, double runsOffGrams) implements Trouble {
+    @Override
+    public String words() {
+      return "The plants hold nearly all of the %.0f g of liquid: about %.0f g would run off."
+          .formatted(liquidGrams, runsOffGrams);
+    }
+  }
+
+  /** No vessel of this kind in the kitchen. */
+  record NoVessel(int step, String kind) implements Trouble {
+    @Override
+    public String words() {
+      return "There is no " + kind + " in this kitchen.";
+    }
+  }
+
+  /** More than the vessel takes. */
+  record TooFull(int step, String vessel, double millilitres, double safeMillilitres)
+      implements Trouble {
+    @Override
+    public String words() {
+      return "%.0f mL is more than the %s takes (up to %.0f mL here)."
+          .formatted(millilitres, vessel, safeMillilitres);
+    }
+  }
+
+  /** It does not cool so far where it stands. */
+  record NeverCools(int step, double toC, double standsAtC) implements Trouble {
+    @Override
+    public String words() {
+      return "It does not cool to %.0f °C where it stands (about %.0f °C)."
+          .formatted(toC, standsAtC);
+    }
+  }
+
+  /** No hob in the kitchen. */
+  record NoHob(int step) implements Trouble {
+    @Override
+    public String words() {
+      return "There is no hob in this kitchen.";
+    }
+  }
+}

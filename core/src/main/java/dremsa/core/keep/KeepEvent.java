@@ -1,0 +1,32 @@
+package dremsa.core.keep;
+
+import dremsa.core.kitchen.Place;
+import java.time.Instant;
+
+/** Something that happened to a bottle and may cost life. */
+public sealed interface KeepEvent {
+  /** When it began. */
+  Instant at();
+
+  /**
+   * It was put in another place and stays there.
+   *
+   * @param place where
+   */
+  record Moved(Instant at, Place place) implements KeepEvent {}
+
+  /**
+   * It stood warmer for a while: left out, a power cut, a warm fridge.
+   *
+   * @param hours above 0
+   * @param celsius where it stood
+   * @param cause as told to the maker, e.g. {@code "left out"}
+   */
+  record Warmed(Instant at, double hours, double celsius, String cause) implements KeepEvent {
+    public Warmed {
+      if (!(hours > 0 && hours <= 24 * 400)) {
+        throw new IllegalArgumentException("hours must be above 0 and at most 9600, not " + hours);
+      }
+    }
+  }
+}

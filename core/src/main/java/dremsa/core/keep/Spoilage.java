@@ -1,0 +1,39 @@
+package dremsa.core.keep;
+
+/**
+ * How fast the life of a perishable brew is spent, against 5 °C.
+ *
+ * <p>Square-root model of Ratkowsky et al. 1982 with the relative rate (1 + 0.1 T)² used for
+ * chilled fish in FAO Fisheries Technical Paper 348 (from memory), valid to about 15 °C; our
+ * cautious extension above.
+ */
+public final class Spoilage {
+  /** Above this nothing grows, °C. */
+  public static final double HOT_HOLDING_C = 57;
+
+  private static final double FAST_C = 40;
+  private static final double SLOWING_C = 50;
+
+  private Spoilage() {}
+
+  /**
+   * Hours of life at 5 °C that one hour costs.
+   *
+   * @param celsius of the brew
+   * @return 0 when frozen or at 57 °C and above; never below 1 between; a colder fridge earns
+   *     nothing extra
+   */
+  public static double rate(double celsius) {
+    if (celsius <= 0 || celsius >= HOT_HOLDING_C) {
+      return 0;
+    }
+    if (celsius <= FAST_C) {
+      double root = 1 + 0.1 * celsius;
+      return Math.max(1, root * root / 2.25);
+    }
+    double fast = 25 / 2.25;
+    return celsius <= SLOWING_C
+        ? fast
+        : fast * (HOT_HOLDING_C - celsius) / (HOT_HOLDING_C - SLOWING_C);
+  }
+}

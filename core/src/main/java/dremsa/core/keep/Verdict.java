@@ -1,0 +1,48 @@
+package dremsa.core.keep;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * How long a brew keeps. Screen, label and calendar read this one object.
+ *
+ * @param keepingClass what it counts as
+ * @param school that judged it
+ * @param lastDay usable through the end of this local day, thrown away from the next; when {@code
+ *     useNow}, the day it was made
+ * @param useNow no whole day is left: for use at once
+ * @param runsOut the moment at which the binding clock ends
+ * @param clock the one that binds
+ * @param capEnds the moment of the cap
+ * @param marked the date lies beyond the published figure
+ * @param budgetHours life at 5 °C it began with; infinite when only the cap counts
+ * @param spentHours of it, up to now
+ * @param spent what cost life, the dearest first
+ * @param reasons in the order in which they are told
+ */
+public record Verdict(
+    KeepingClass keepingClass,
+    School school,
+    LocalDate lastDay,
+    boolean useNow,
+    Instant runsOut,
+    Clock clock,
+    Instant capEnds,
+    boolean marked,
+    double budgetHours,
+    double spentHours,
+    List<Reason.Warmth> spent,
+    List<Reason> reasons) {
+  /** What may end the life of a brew. */
+  public enum Clock {
+    BUDGET,
+    CAP,
+    ROOM
+  }
+
+  public Verdict {
+    spent = List.copyOf(spent);
+    reasons = List.copyOf(reasons);
+  }
+}

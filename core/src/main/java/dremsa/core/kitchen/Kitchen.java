@@ -1,0 +1,78 @@
+package dremsa.core.kitchen;
+
+import dremsa.core.measure.MeasureSystem;
+import dremsa.core.measure.ScoopSet;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A household's kitchen, as far as a brew depends on it.
+ *
+ * @param hobs cooking places; the strongest is used unless a batch says otherwise
+ * @param vessels pots, bowls, jars, blender
+ * @param strainers what it can strain through
+ * @param scoops what it can measure with
+ * @param climate room, fridge and freezer
+ * @param parameters of the model, calibrated or default
+ */
+public record Kitchen(
+    List<Hob> hobs,
+    List<Vessel> vessels,
+    Set<StrainTool> strainers,
+    ScoopSet scoops,
+    Climate climate,
+    ModelParameters parameters) {
+  public Kitchen {
+    hobs = List.copyOf(hobs);
+    vessels = List.copyOf(vessels);
+    strainers = Set.copyOf(strainers);
+  }
+
+  /** What a home kitchen of this measure system usually has. */
+  public static Kitchen usual(MeasureSystem system) {
+    return new Kitchen(
+        List.of(Hob.usual("hob-1", "Large ring")),
+        List.of(
+            new Vessel("pot-18", "Small pot", VesselKind.POT, 18, 2200, true),
+            new Vessel("pot-24", "Large pot", VesselKind.POT, 24, 5000, true),
+            new Vessel("bowl-20", "Mixing bowl", VesselKind.BOWL, 20, 2500, true),
+            new Vessel("jar-10", "Litre jar", VesselKind.JAR, 10, 1000, true),
+            new Vessel("jar-12", "Two-litre jar", VesselKind.JAR, 12, 2000, true),
+            new Vessel("blender", "Blender", VesselKind.BLENDER, 12, 1500, true)),
+        Set.of(StrainTool.SIEVE, StrainTool.CLOTH, StrainTool.FINE_CLOTH, StrainTool.PAPER),
+        ScoopSet.usual(system),
+        Climate.USUAL,
+        ModelParameters.standard());
+  }
+
+  /** The strongest hob, if there is one. */
+  public Optional<Hob> strongestHob() {
+    return hobs.stream().max(Comparator.comparingDouble(hob -> hob.high().value()));
+  }
+
+  /** The largest vessel of a kind, if there is one. */
+  public Optional<Vessel> largest(VesselKind kind) {
+    return vessels.stream()
+        .filter(vessel -> vessel.kind() == kind)
+        .max(Comparator.comparingDouble(Vessel::capacityMl));
+  }
+
+  /** The smallest vessel of a kind that holds so many millilitres to the brim, if there is one. */
+  public Optional<Vessel> smallestHolding(VesselKind kind, double millilitres) {
+    return vessels.stream()
+        .filter(vessel -> vessel.kind() == kind && vessel.capacityMl() >= millilitres)
+        .min(Comparator.comparingDouble(Vessel::capacityMl));
+  }
+
+  /** The same kitchen with other model parameters. */
+  public Kitchen withParameters(ModelParameters changed) {
+    return new Kitchen(hobs, vessels, strainers, scoops, climate, changed);
+  }
+
+  /** The same kitchen in another climate. */
+  public Kitchen withClimate(Climate changed) {
+    return new Kitchen(hobs, vessels, strainers, scoops, changed, parameters);
+  }
+}

@@ -1,0 +1,8 @@
+/**
+ * The surroundings of a brew: hobs, vessels, strainers, scoops and climate, and the named
+ * parameters of the model with their ranges.
+ *
+ * <p>Definition: {@link dremsa.core.kitchen.Kitchen}. Every number of the model that is neither a
+ * law of nature nor a material's own stands in {@link dremsa.core.kitchen.Parameter}.
+ */
+package dremsa.core.kitchen;

@@ -1,0 +1,75 @@
+package dremsa.core.material;
+
+/** What sort of thing a material is; decides the default figures and what may be done with it. */
+public enum MaterialKind {
+  WATER("water", Role.LIQUID),
+  LEAF("dried leaf", Role.PLANT),
+  FLOWER("dried flower", Role.PLANT),
+  ROOT("dried root", Role.PLANT),
+  BARK("dried bark", Role.PLANT),
+  BUD("bud", Role.PLANT),
+  SEED("whole seed", Role.PLANT),
+  GUM_SEED("gum seed", Role.PLANT),
+  GRAIN("grain", Role.PLANT),
+  SEAWEED("seaweed", Role.PLANT),
+  POWDER("plant powder", Role.PLANT),
+  GUM_POWDER("gum powder", Role.PLANT),
+  FRESH_LEAF("fresh leaf", Role.PLANT),
+  FRESH_PLANT("fresh root, fruit or bulb", Role.PLANT),
+  ALOE_LEAF("fresh aloe leaf", Role.PLANT),
+  JUICE("raw juice", Role.LIQUID),
+  ACID("acid liquid", Role.LIQUID),
+  SPIRIT("spirit", Role.LIQUID),
+  GLYCERIN("glycerin", Role.LIQUID),
+  CARRIER_OIL("carrier oil", Role.OIL),
+  INFUSED_OIL("infused oil", Role.OIL),
+  ESSENTIAL_OIL("essential oil", Role.ADDITIVE),
+  FRAGRANCE("fragrance oil", Role.ADDITIVE),
+  PRESERVATIVE("preservative", Role.ADDITIVE),
+  POWDER_ADDITIVE("powder additive", Role.ADDITIVE),
+  CONDITIONER("conditioner base", Role.LIQUID),
+  BREW("a brew from the shelf", Role.LIQUID);
+
+  /** The part a material plays in a pot. */
+  public enum Role {
+    /** Gives its substance to a liquid and is strained out, or stays as paste. */
+    PLANT,
+    /** What the plant gives to; mixes with water. */
+    LIQUID,
+    /** Does not mix with water; also what a plant may be steeped in. */
+    OIL,
+    /** Small amounts with a limit. */
+    ADDITIVE
+  }
+
+  private final String words;
+  private final Role role;
+
+  MaterialKind(String words, Role role) {
+    this.words = words;
+    this.role = role;
+  }
+
+  /** The words shown to a person. */
+  public String words() {
+    return words;
+  }
+
+  public Role role() {
+    return role;
+  }
+
+  public boolean isPlant() {
+    return role == Role.PLANT;
+  }
+
+  /** A plant part that still carries its own water. */
+  public boolean isFresh() {
+    return this == FRESH_LEAF || this == FRESH_PLANT || this == ALOE_LEAF;
+  }
+
+  /** Fine enough to pass a sieve and block a nozzle. */
+  public boolean isPowder() {
+    return this == POWDER || this == GUM_POWDER;
+  }
+}

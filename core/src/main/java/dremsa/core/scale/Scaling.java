@@ -1,0 +1,172 @@
+package dremsa.core.scale;
+
+import dremsa.core.brew.Brew;
+import dremsa.core.brew.Facts;
+import dremsa.core.brew.Prediction;
+import dremsa.core.brew.VesselChoice;
+import dremsa.core.scale.Target.AtHand;
+import dremsa.core.scale.Target.Bottles;
+import dremsa.core.scale.Target.FullPot;
+import dremsa.core.scale.Target.PeopleUses;
+import dremsa.core.scale.Target.Volume;
+import java.util.List;
+import org.hipparchus.analysis.UnivariateFunction;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+
+/** Finds the size of a batch that meets a target, to 0.1 % of the bottled volume. */
+public final class Scaling {
+  /** The relative error at which the search may stop. */
+  public static final double ACCURACY = 0.001;
+
+  private static final int MOST_PREDICTIONS = 60;
+
+  /** Trying the vessels of the last answer again settles within two rounds. */
+  private static final int ROUNDS = 3;
+
+  private Scaling() {}
+
+  /**
+   * Solves a brew for a target.
+   *
+   * @param facts what is planned otherwise than usual
+   * @throws InvalidTargetException when the target names an ingredient that is not given in parts
+   */
+  public static Solution solve(Brew brew, Target target, Facts facts) {
+    if (target instanceof Volume volume) {
+      return forVolume(brew, volume.millilitres(), facts);
+    } else if (target instanceof Bottles bottles) {
+      return forVolume(brew, bottles.count() * bottles.sizeMl(), facts);
+    } else if (target instanceof PeopleUses uses) {
+      return forVolume(brew, uses.people() * uses.uses() * uses.mlPerUse(), facts);
+    } else if (target instanceof AtHand atHand) {
+      double parts = brew.partsOf(atHand.ingredient());
+      if (parts <= 0) {
+        throw new IllegalArgumentException(
+            "'" + atHand.ingredient() + "' is not an ingredient of this formula given in parts");
+      }
+      return ofScale(brew, atHand.grams() / parts, facts, Double.NaN);
+    } else if (target instanceof FullPot) {
+      return ofScale(brew, brew.largestScale(), facts, Double.NaN);
+    }
+    throw new AssertionError(target);
+  }
+
+  private static Solution forVolume(Brew brew, double wanted, Facts facts) {
+    double scale = wanted / brew.millilitresAtOne();
+    VesselChoice vessels = brew.vesselsFor(scale);
+    int predictions = 0;
+    for (int round = 0; round < ROUNDS; round++) {
+      Search search = new Search(brew, vessels, facts, wanted);
+      scale = search.from(scale);
+      predictions += search.predictions;
+      if (Double.isNaN(scale)) {
+        Prediction most = brew.predict(search.highest, vessels, facts);
+        return new Solution.Unreachable(
+            wanted, Math.max(0, most.finished().millilitres()), most.troubles());
+      }
+      VesselChoice fitting = brew.vesselsFor(scale);
+      if (fitting.equals(vessels)) {
+        break;
+      }
+      vessels = fitting;
+    }
+    return judged(brew, scale, vessels, facts, wanted, predictions);
+  }
+
+  private static Solution ofScale(Brew brew, double scale, Facts facts, double wanted) {
+    return judged(brew, scale, brew.vesselsFor(scale), facts, wanted, 0);
+  }
+
+  private static Solution judged(
+      Brew brew, double scale, VesselChoice vessels, Facts facts, double wanted, int predictions) {
+    Prediction prediction = brew.predict(scale, vessels, facts);
+    if (prediction.works()) {
+      return new Solution.Reached(scale, vessels, prediction, predictions + 1);
+    }
+    double largest = brew.largestScale();
+    Prediction most = brew.predict(largest, facts);
+    return new Solution.Unreachable(
+        wanted, most.works() ? most.finished().millilitres() : 0, prediction.troubles());
+  }
+
+  /** One bracketed search with the vessels held fixed, so that the curve has no jumps. */
+  private static final class Search {
+    private final Brew brew;
+    private final VesselChoice vessels;
+    private final Facts facts;
+    private final double wanted;
+    private int predictions;
+    private double highest;
+
+    Search(Brew brew, VesselChoice vessels, Facts facts, double wanted) {
+      this.brew = brew;
+      this.vessels = vessels;
+      this.facts = facts;
+      this.wanted = wanted;
+    }
+
+    /** The scale that gives the wanted volume, or NaN when none does. */
+    double from(double guess) {
+      double low = guess;
+      double atLow = excess(low);
+      while (atLow > 0) {
+        low /= 2;
+        if (low < guess * 1e-4) {
+          return Double.NaN;
+        }
+        atLow = excess(low);
+      }
+      double high = Math.max(low * 1.3, guess);
+      double atHigh = excess(high);
+      for (int i = 0; atHigh < 0; i++) {
+        highest = high;
+        if (i == 12) {
+          return Double.NaN;
+        }
+        low = high;
+        atLow = atHigh;
+        high *= 1.6;
+        atHigh = excess(high);
+      }
+      highest = high;
+      if (Math.abs(atLow) <= ACCURACY / 2 * wanted) {
+        return low;
+      }
+      BracketingNthOrderBrentSolver solver =
+          new BracketingNthOrderBrentSolver(1e-9, 1e-12, ACCURACY / 2 * wanted, 4);
+      UnivariateFunction function = this::excess;
+      return solver.solve(MOST_PREDICTIONS, function, low, high);
+    }
+
+    private double excess(double scale) {
+      predictions++;
+      return brew.bottledMl(scale, vessels, facts) - wanted;
+    }
+  }
+
+  /** The targets that name their volume outright. */
+  public static double wantedMl(Target target) {
+    if (target instanceof Volume volume) {
+      return volume.millilitres();
+    } else if (target instanceof Bottles bottles) {
+      return bottles.count() * bottles.sizeMl();
+    } else if (target instanceof PeopleUses uses) {
+      return uses.people() * uses.uses() * uses.mlPerUse();
+    }
+    return Double.NaN;
+  }
+
+  /** The portions of a solved batch, in the order of the formula. */
+  public static List<Portion> portions(Brew brew, Prediction prediction) {
+    return brew.formula().ingredients().stream()
+        .filter(ingredient -> prediction.amounts().containsKey(ingredient.key()))
+        .map(
+            ingredient ->
+                Portion.of(
+                    ingredient,
+                    brew.materialOf(ingredient.key()).orElseThrow(),
+                    prediction.amounts().get(ingredient.key()),
+                    brew.kitchen().scoops()))
+        .toList();
+  }
+}

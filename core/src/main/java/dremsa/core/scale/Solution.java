@@ -1,0 +1,34 @@
+package dremsa.core.scale;
+
+import dremsa.core.brew.Prediction;
+import dremsa.core.brew.Trouble;
+import dremsa.core.brew.VesselChoice;
+import java.util.List;
+
+/** The answer to a target. */
+public sealed interface Solution {
+
+  /**
+   * It can be had.
+   *
+   * @param scale on the formula's parts
+   * @param vessels used
+   * @param prediction of that batch
+   * @param predictions how many predictions the search took; for benchmarks
+   */
+  record Reached(double scale, VesselChoice vessels, Prediction prediction, int predictions)
+      implements Solution {}
+
+  /**
+   * It cannot be had in this kitchen.
+   *
+   * @param wantedMl what was asked for; NaN when the target was no volume
+   * @param mostMl the most that can be had at once; 0 when nothing runs off at any size
+   * @param troubles what stands in the way, with numbers
+   */
+  record Unreachable(double wantedMl, double mostMl, List<Trouble> troubles) implements Solution {
+    public Unreachable {
+      troubles = List.copyOf(troubles);
+    }
+  }
+}

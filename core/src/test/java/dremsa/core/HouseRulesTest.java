@@ -1,0 +1,78 @@
+package dremsa.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** The one-way dependencies of docs/architecture.md. */
+@AnalyzeClasses(packages = "dremsa.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class HouseRulesTest {
+  @ArchTest
+  static final ArchRule PACKAGES_POINT_ONE_WAY =
+      layeredArchitecture()
+          .consideringOnlyDependenciesInLayers()
+          .withOptionalLayers(true)
+          .layer("measure")
+          .definedBy("dremsa.core.measure..")
+          .layer("material")
+          .definedBy("dremsa.core.material..")
+          .layer("kitchen")
+          .definedBy("dremsa.core.kitchen..")
+          .layer("formula")
+          .definedBy("dremsa.core.formula..")
+          .layer("brew")
+          .definedBy("dremsa.core.brew..")
+          .layer("scale")
+          .definedBy("dremsa.core.scale..")
+          .layer("keep")
+          .definedBy("dremsa.core.keep..")
+          .layer("check")
+          .definedBy("dremsa.core.check..")
+          .whereLayer("measure")
+          .mayNotAccessAnyLayer()
+          .whereLayer("material")
+          .mayOnlyAccessLayers("measure")
+          .whereLayer("kitchen")
+          .mayOnlyAccessLayers("measure")
+          .whereLayer("formula")
+          .mayOnlyAccessLayers("measure", "material", "kitchen")
+          .whereLayer("brew")
+          .mayOnlyAccessLayers("measure", "material", "kitchen", "formula")
+          .whereLayer("scale")
+          .mayOnlyAccessLayers("measure", "material", "kitchen", "formula", "brew")
+          .whereLayer("keep")
+          .mayOnlyAccessLayers("measure", "material", "kitchen", "formula", "brew");
+
+  @ArchTest
+  static final ArchRule NO_CIRCLES =
+      slices().matching("dremsa.core.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule PLAIN_JAVA =
+      noClasses()
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(
+              "org.springframework..",
+              "jakarta..",
+              "tools.jackson..",
+              "com.fasterxml..",
+              "java.sql..");
+
+  @ArchTest
+  static final ArchRule NO_CLOCK =
+      noClasses()
+          .should()
+          .callMethod(java.time.Instant.class, "now")
+          .orShould()
+          .callMethod(java.time.LocalDate.class, "now")
+          .orShould()
+          .callMethod(System.class, "currentTimeMillis")
+          .orShould()
+          .callMethod(System.class, "nanoTime");
+}

@@ -1,0 +1,157 @@
+package dremsa.core.keep;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dremsa.core.Kitchens;
+import dremsa.core.brew.Brew;
+import dremsa.core.brew.Facts;
+import dremsa.core.brew.Prediction;
+import dremsa.core.brew.StepFacts;
+import dremsa.core.kitchen.Place;
+import dremsa.core.scale.Solution;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class KeepingTest {
+  private static final ZoneId LONDON = ZoneId.of("Europe/London");
+  private static final Instant TUESDAY = Instant.parse("2026-11-24T10:00:00Z");
+
+  private final Brew brew = Kitchens.builtIn("lemon-balm-spray");
+  private final Solution.Reached half = Kitchens.half(brew);
+
+  private Prediction steeped(double hours) {
+    return brew.predict(
+        half.scale(), half.vessels(), Facts.NONE.with(1, StepFacts.lasting(hours * 60)));
+  }
+
+  private Verdict judge(Prediction prediction, School school, KeepEvent... events) {
+    return new Keeping(TUESDAY, LONDON, school, Place.FRIDGE, List.of(events))
+        .judge(brew, prediction, TUESDAY.plus(10, ChronoUnit.DAYS));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "0.1, 1",
+    "5, 1",
+    "10, 1.7778",
+    "15, 2.7778",
+    "8, 1.44",
+    "21, 4.2711",
+    "28, 6.4178",
+    "40, 11.1111",
+    "45, 11.1111",
+    "57, 0",
+    "80, 0",
+    "-18, 0"
+  })
+  void spendsLifeAtThePublishedRate(double celsius, double rate) {
+    // FAO Fisheries Technical Paper 348 (from memory): relative spoilage (1 + 0.1 T)², here over
+    // its
+    // value at 5 °C, 2.25; never below 1 above freezing.
+    assertThat(Spoilage.rate(celsius)).isCloseTo(rate, within(0.001));
+  }
+
+  @Test
+  void countsTheDayOfPreparationAsDayOne() {
+    // FDA Food Code 3-501.17: 7 days, the day of preparation being day 1.
+    assertThat(Keeping.lastWholeDay(TUESDAY.plus(168, ChronoUnit.HOURS), LONDON))
+        .isEqualTo(LocalDate.parse("2026-11-30"));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    // The last whole local day, also over the nights in which the clocks change.
+    "2026-03-28T12:00:00Z, Europe/London, 2026-03-27",
+    "2026-03-29T00:30:00Z, Europe/London, 2026-03-28",
+    "2026-03-29T23:30:00Z, Europe/London, 2026-03-29",
+    "2026-10-25T23:30:00Z, Europe/London, 2026-10-24",
+    "2026-11-01T05:30:00Z, America/New_York, 2026-10-31",
+    "2026-11-01T04:30:00Z, America/New_York, 2026-10-31"
+  })
+  void knowsTheHouseholdsDay(Instant end, ZoneId zone, LocalDate last) {
+    assertThat(Keeping.lastWholeDay(end, zone)).isEqualTo(last);
+  }
+
+  @Test
+  void aNightOnTheCounterCostsAboutTwoDays() {
+    // Common practice: a 12 h counter infusion keeps about two days less than a 3 h one.
+    Verdict afternoon = judge(steeped(3), School.CAREFUL);
+    Verdict night = judge(steeped(12), School.CAREFUL);
+    double hours = ChronoUnit.MINUTES.between(night.runsOut(), afternoon.runsOut()) / 60.0;
+    // The night itself is part of the difference: nine hours later made, two days shorter kept.
+    assertThat(hours + 9).isBetween(36.0, 60.0);
+    assertThat(night.spent().get(0).spent()).isCloseTo(61, within(4.0));
+    assertThat(afternoon.spent().get(0).spent()).isCloseTo(18, within(2.0));
+  }
+
+  @Test
+  void noDatePassesItsCap() {
+    for (School school : School.values()) {
+      Verdict verdict = judge(steeped(2), school);
+      assertThat(verdict.runsOut()).isBeforeOrEqualTo(verdict.capEnds());
+      assertThat(verdict.lastDay()).isBefore(verdict.capEnds().atZone(LONDON).toLocalDate());
+    }
+    assertThat(judge(steeped(2), School.PRACTICE).lastDay())
+        .isAfter(judge(steeped(2), School.CAREFUL).lastDay());
+  }
+
+  @Test
+  void warmthNeverGivesALaterDate() {
+    Random random = new Random(5);
+    Prediction prediction = steeped(3);
+    for (int i = 0; i < 200; i++) {
+      Instant at = TUESDAY.plus(5 + random.nextInt(140), ChronoUnit.HOURS);
+      double hours = 0.5 + random.nextDouble() * 20;
+      double celsius = 5 + random.nextDouble() * 30;
+      Verdict plain = judge(prediction, School.CAREFUL);
+      Verdict warm =
+          judge(prediction, School.CAREFUL, new KeepEvent.Warmed(at, hours, celsius, "left out"));
+      Verdict warmer =
+          judge(
+              prediction, School.CAREFUL, new KeepEvent.Warmed(at, hours, celsius + 5, "left out"));
+      Verdict longer =
+          judge(
+              prediction, School.CAREFUL, new KeepEvent.Warmed(at, hours + 3, celsius, "left out"));
+      assertThat(warm.runsOut()).isBeforeOrEqualTo(plain.runsOut());
+      assertThat(warmer.runsOut()).isBeforeOrEqualTo(warm.runsOut());
+      assertThat(longer.runsOut()).isBeforeOrEqualTo(warm.runsOut());
+    }
+  }
+
+  @Test
+  void leavingTheFridgeForGoodAllowsOneDay() {
+    Verdict moved =
+        judge(
+            steeped(3),
+            School.CAREFUL,
+            new KeepEvent.Moved(TUESDAY.plus(4, ChronoUnit.HOURS), Place.ROOM));
+    assertThat(moved.clock()).isEqualTo(Verdict.Clock.ROOM);
+    assertThat(moved.lastDay()).isEqualTo(LocalDate.parse("2026-11-24"));
+  }
+
+  @Test
+  void tellsItsReasons() {
+    Verdict verdict = judge(steeped(12), School.CAREFUL);
+    assertThat(verdict.reasons())
+        .hasAtLeastOneElementOfType(Reason.OfClass.class)
+        .hasAtLeastOneElementOfType(Reason.OfSchool.class)
+        .hasAtLeastOneElementOfType(Reason.Warmth.class)
+        .hasAtLeastOneElementOfType(Reason.Binds.class)
+        .allSatisfy(reason -> assertThat(reason.words()).endsWith(".").doesNotContain("Infinity"));
+  }
+
+  @Test
+  void twoDaysOnTheCounterLeaveNothing() {
+    Verdict verdict = judge(steeped(48), School.CAREFUL);
+    assertThat(verdict.useNow()).isTrue();
+    assertThat(verdict.reasons()).hasAtLeastOneElementOfType(Reason.UseNow.class);
+  }
+}

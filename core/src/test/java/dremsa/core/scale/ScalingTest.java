@@ -1,0 +1,106 @@
+package dremsa.core.scale;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import dremsa.core.Kitchens;
+import dremsa.core.brew.Brew;
+import dremsa.core.brew.Facts;
+import dremsa.core.brew.Trouble;
+import dremsa.core.formula.BuiltInFormulas;
+import dremsa.core.formula.Formula;
+import dremsa.core.formula.Ingredient;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class ScalingTest {
+  @ParameterizedTest
+  @ValueSource(doubles = {20, 100, 250, 500, 1000, 1600})
+  void solvingThenPredictingReturnsTheTarget(double ml) {
+    for (Formula formula : BuiltInFormulas.all()) {
+      Solution.Reached reached = Kitchens.reached(Kitchens.brew(formula), ml);
+      assertThat(reached.prediction().finished().millilitres())
+          .isCloseTo(ml, within(ml * Scaling.ACCURACY));
+      assertThat(reached.predictions()).isLessThanOrEqualTo(16);
+    }
+  }
+
+  @Test
+  void moreHerbAndWaterNeverGiveLess() {
+    for (Formula formula : BuiltInFormulas.all()) {
+      Brew brew = Kitchens.brew(formula);
+      double before = 0;
+      for (double scale = 0.02; scale < 1.6; scale *= 1.15) {
+        double ml = brew.bottledMl(scale, brew.vesselsFor(1.6), Facts.NONE);
+        assertThat(ml).isGreaterThan(before);
+        before = ml;
+      }
+    }
+  }
+
+  @Test
+  void everyTargetMeansItsVolume() {
+    Brew brew = Kitchens.builtIn("lemon-balm-spray");
+    for (Target target :
+        List.of(
+            new Target.Bottles(2, 250), new Target.PeopleUses(2, 5, 50), new Target.Volume(500))) {
+      Solution.Reached reached = (Solution.Reached) Scaling.solve(brew, target, Facts.NONE);
+      assertThat(reached.prediction().finished().millilitres()).isCloseTo(500, within(0.5));
+    }
+  }
+
+  @Test
+  void herbAtHandIsAllUsed() {
+    Brew brew = Kitchens.builtIn("lemon-balm-spray");
+    var reached =
+        (Solution.Reached) Scaling.solve(brew, new Target.AtHand("lemon-balm", 12), Facts.NONE);
+    assertThat(reached.prediction().amounts().get("lemon-balm")).isCloseTo(12, within(1e-9));
+    assertThat(reached.prediction().finished().millilitres()).isBetween(300.0, 375.0);
+  }
+
+  @Test
+  void aFullPotFitsAndOneMoreDoesNot() {
+    Brew brew = Kitchens.builtIn("lemon-balm-spray");
+    var full = (Solution.Reached) Scaling.solve(brew, new Target.FullPot(), Facts.NONE);
+    double ml = full.prediction().finished().millilitres();
+    var more = Scaling.solve(brew, new Target.Volume(ml * 1.05), Facts.NONE);
+    assertThat(more).isInstanceOf(Solution.Unreachable.class);
+    Solution.Unreachable no = (Solution.Unreachable) more;
+    assertThat(no.mostMl()).isCloseTo(ml, within(ml * 0.01));
+    assertThat(no.troubles()).hasAtLeastOneElementOfType(Trouble.TooFull.class);
+  }
+
+  @Test
+  void saysWhenTheHerbHoldsEverything() {
+    Formula leaf = BuiltInFormulas.all().get(0);
+    Formula thick =
+        new Formula(
+            "x",
+            "x",
+            leaf.method(),
+            leaf.purposes(),
+            "",
+            List.of(Ingredient.parts("water", 100), Ingredient.parts("lemon-balm", 400)),
+            leaf.steps());
+    Solution answer = Scaling.solve(Kitchens.brew(thick), new Target.Volume(300), Facts.NONE);
+    assertThat(answer).isInstanceOf(Solution.Unreachable.class);
+    assertThat(((Solution.Unreachable) answer).troubles())
+        .hasAtLeastOneElementOfType(Trouble.HerbHoldsAll.class);
+  }
+
+  @ParameterizedTest
+  @ValueSource(doubles = {0, -5, 9.99, 20_001, Double.NaN, Double.POSITIVE_INFINITY})
+  void refusesAVolumeOutsideItsRange(double ml) {
+    assertThatThrownBy(() -> new Target.Volume(ml))
+        .isInstanceOfSatisfying(
+            InvalidTargetException.class,
+            e -> {
+              assertThat(e.field()).isEqualTo("millilitres");
+              assertThat(e.low()).isEqualTo(10);
+              assertThat(e.high()).isEqualTo(20_000);
+            });
+  }
+}

@@ -1,0 +1,35 @@
+# Shared by the dremsa script: speaking, ports, locks. Sourced, not run.
+
+say() { printf '%s\n' "$*"; }
+fail() { printf 'dremsa: %s\n' "$*" >&2; exit 1; }
+
+port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+
+# free_port FIRST: the first port from FIRST on that nobody answers at.
+free_port() {
+  local port=$1 last=$(($1 + 200))
+  while [ "$port" -le "$last" ]; do
+    port_taken "$port" || { printf '%s' "$port"; return 0; }
+    port=$((port + 1))
+  done
+  fail "No free port between $1 and $last."
+}
+
+# alive FILE WORD: the process whose id is in FILE runs, and its command line holds WORD.
+# The word guards against a stale file whose number was given to another program.
+alive() {
+  local pid
+  pid=$(cat "$1" 2>/dev/null) || return 1
+  [ -n "$pid" ] && [ -r "/proc/$pid/cmdline" ] && tr '\0' ' ' < "/proc/$pid/cmdline" | grep -qF -- "$2"
+}
+
+make_home() {
+  mkdir -p "$HOME_DIR" 2>/dev/null || fail "Cannot make $HOME_DIR. Choose another place with DREMSA_HOME=/path."
+  [ -w "$HOME_DIR" ] || fail "Cannot write to $HOME_DIR. Choose another place with DREMSA_HOME=/path."
+}
+
+# Only one start, test set-up or stop at a time works on the same home.
+take_lock() {
+  exec 9>"$HOME_DIR/lock"
+  flock -n 9 || fail "Another ./dremsa command is at work in $HOME_DIR. Wait for it, or end it with ./dremsa stop."
+}

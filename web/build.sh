@@ -1,0 +1,10 @@
+#!/usr/bin/env bash
+# Builds the web part for Maven: installs packages only when the lists changed, then makes dist/.
+set -euo pipefail
+cd "$(dirname "$0")"
+stamp=$(cat package.json package-lock.json | sha256sum)
+if [ ! -d node_modules ] || [ "$(cat .npm-stamp 2>/dev/null || true)" != "$stamp" ]; then
+  npm ci --no-audit --no-fund
+  printf '%s' "$stamp" > .npm-stamp
+fi
+npm run --silent build
