@@ -78,6 +78,15 @@ public final class Brew {
     return Optional.empty();
   }
 
+  /** The colour of the brew, for drawing: its first plant's, else its first liquid's. */
+  public String tint() {
+    return materials.stream()
+        .filter(material -> material.kind().isPlant())
+        .findFirst()
+        .orElse(materials.get(0))
+        .tint();
+  }
+
   /** Grams of an ingredient at scale 1; 0 for what is dosed on the finished brew. */
   public double partsOf(String key) {
     return formula

@@ -48,7 +48,13 @@ final class CatalogueReader {
       own.putAll(figures.getOrDefault(line.get("id"), Map.of()));
       Material material =
           new Material(
-              line.get("id"), line.get("name"), line.get("inci"), kind, line.get("note"), own);
+              line.get("id"),
+              line.get("name"),
+              line.get("inci"),
+              kind,
+              line.get("tint"),
+              line.get("note"),
+              own);
       if (byId.put(material.id(), material) != null) {
         throw new IllegalStateException("materials.csv names '" + material.id() + "' twice");
       }

@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param inci name in the international nomenclature of cosmetic ingredients; empty when it has
  *     none
  * @param kind what sort of thing it is
+ * @param tint colour of a brew made from it, six hexadecimal digits; common practice, for drawing
  * @param note a caution or remark shown beside it; may be empty
  * @param figures what is known of it, its kind's defaults included
  */
@@ -22,6 +23,7 @@ public record Material(
     String name,
     String inci,
     MaterialKind kind,
+    String tint,
     String note,
     Map<Property, Figure> figures) {
 
@@ -30,6 +32,7 @@ public record Material(
     Objects.requireNonNull(name, "name");
     Objects.requireNonNull(inci, "inci");
     Objects.requireNonNull(kind, "kind");
+    Objects.requireNonNull(tint, "tint");
     Objects.requireNonNull(note, "note");
     figures = figures.isEmpty() ? Map.of() : Map.copyOf(figures);
   }
@@ -59,6 +62,6 @@ public record Material(
     Map<Property, Figure> changed = new EnumMap<>(Property.class);
     changed.putAll(figures);
     changed.put(property, figure);
-    return new Material(id, name, inci, kind, note, changed);
+    return new Material(id, name, inci, kind, tint, note, changed);
   }
 }

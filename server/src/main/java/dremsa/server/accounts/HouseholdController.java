@@ -1,0 +1,143 @@
+package dremsa.server.accounts;
+
+import dremsa.core.keep.School;
+import dremsa.core.measure.MeasureSystem;
+import dremsa.server.http.FieldProblem;
+import dremsa.server.http.Problem;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.ZoneId;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Making a household and changing how it measures and keeps. */
+@RestController
+class HouseholdController {
+  private final Households households;
+  private final HouseholdRepository repository;
+  private final Sessions sessions;
+
+  HouseholdController(Households households, HouseholdRepository repository, Sessions sessions) {
+    this.households = households;
+    this.repository = repository;
+    this.sessions = sessions;
+  }
+
+  /** A new household with its first sign-in. */
+  record NewHousehold(
+      @NotNull(message = "Give the household a name.")
+          @Size(min = 1, max = 80, message = "A name has 1 to 80 characters.")
+          String name,
+      @NotNull(message = "Choose a sign-in name.")
+          @Pattern(
+              regexp = "[A-Za-z0-9._-]{2,40}",
+              message = "2 to 40 letters, digits, dots, dashes or underscores.")
+          String signIn,
+      @NotNull(message = "Choose a password.")
+          @Size(min = 8, max = 100, message = "A password has 8 to 100 characters.")
+          String password,
+      @NotNull(message = "Choose your measures.") MeasureSystem measures,
+      @NotNull(message = "Choose °C or °F.") Boolean fahrenheit,
+      @NotNull(message = "Choose your time zone.") String timeZone) {}
+
+  /** How a household measures and keeps. */
+  record HouseholdChange(
+      @NotNull(message = "Give the household a name.")
+          @Size(min = 1, max = 80, message = "A name has 1 to 80 characters.")
+          String name,
+      @NotNull MeasureSystem measures,
+      @NotNull Boolean fahrenheit,
+      @NotNull String timeZone,
+      @NotNull School school,
+      @NotNull Long version) {}
+
+  /** A household as its members see it. */
+  record HouseholdView(
+      String name,
+      MeasureSystem measures,
+      boolean fahrenheit,
+      String timeZone,
+      School school,
+      boolean demo,
+      Instant now,
+      long version) {}
+
+  @PostMapping("/api/households")
+  @ResponseStatus(HttpStatus.CREATED)
+  @Transactional
+  HouseholdView create(
+      @Valid @RequestBody NewHousehold wanted,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    Member member =
+        households.create(
+            wanted.name().strip(),
+            wanted.measures(),
+            wanted.fahrenheit(),
+            zone(wanted.timeZone()),
+            School.CAREFUL,
+            false,
+            wanted.signIn(),
+            wanted.password());
+    sessions.begin(member, request, response);
+    return view(households.of(member.household()));
+  }
+
+  @GetMapping("/api/household")
+  HouseholdView get(@AuthenticationPrincipal Member member) {
+    return view(households.of(member.household()));
+  }
+
+  @PutMapping("/api/household")
+  @Transactional
+  HouseholdView change(
+      @AuthenticationPrincipal Member member, @Valid @RequestBody HouseholdChange change) {
+    Household household = households.of(member.household());
+    if (household.version() != change.version()) {
+      throw Problem.conflict(
+          "Somebody changed the household meanwhile. Look at it again, then repeat.");
+    }
+    household.change(
+        change.name().strip(),
+        change.measures(),
+        change.fahrenheit(),
+        zone(change.timeZone()),
+        change.school());
+    repository.saveAndFlush(household);
+    households.changed(member.household());
+    return view(household);
+  }
+
+  private HouseholdView view(Household household) {
+    return new HouseholdView(
+        household.name(),
+        household.measureSystem(),
+        household.fahrenheit(),
+        household.zone().getId(),
+        household.school(),
+        household.demo(),
+        households.now(household),
+        household.version());
+  }
+
+  private static ZoneId zone(String id) {
+    try {
+      return ZoneId.of(id);
+    } catch (DateTimeException e) {
+      throw Problem.invalid(FieldProblem.of("timeZone", id, "There is no time zone '" + id + "'."));
+    }
+  }
+}

@@ -1,0 +1,120 @@
+package dremsa.server.accounts;
+
+import dremsa.core.keep.School;
+import dremsa.core.measure.MeasureSystem;
+import dremsa.server.http.FieldProblem;
+import dremsa.server.http.Problem;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Makes and finds households; knows what time it is for one. */
+@Service
+public class Households {
+  private final HouseholdRepository households;
+  private final AccountRepository accounts;
+  private final PasswordEncoder passwords;
+  private final JdbcTemplate jdbc;
+  private final Clock clock;
+  private final boolean movableClock;
+
+  Households(
+      HouseholdRepository households,
+      AccountRepository accounts,
+      PasswordEncoder passwords,
+      JdbcTemplate jdbc,
+      Clock clock,
+      @Value("${dremsa.movable-clock}") boolean movableClock) {
+    this.households = households;
+    this.accounts = accounts;
+    this.passwords = passwords;
+    this.jdbc = jdbc;
+    this.clock = clock;
+    this.movableClock = movableClock;
+  }
+
+  /** A household and its first account. */
+  @Transactional
+  public Member create(
+      String name,
+      MeasureSystem system,
+      boolean fahrenheit,
+      ZoneId zone,
+      School school,
+      boolean demo,
+      String signIn,
+      String password) {
+    String key = signIn.toLowerCase(Locale.ROOT);
+    if (accounts.findBySignIn(key).isPresent()) {
+      throw Problem.invalid(
+          FieldProblem.of("signIn", signIn, "This sign-in name is taken. Choose another."));
+    }
+    Instant now = clock.instant();
+    Household household =
+        households.save(
+            new Household(UUID.randomUUID(), name, system, fahrenheit, zone, school, demo, now));
+    Account account =
+        accounts.saveAndFlush(
+            new Account(UUID.randomUUID(), household.id(), key, passwords.encode(password), now));
+    return new Member(account.id(), household.id(), key);
+  }
+
+  /** The household of a member. */
+  public Household of(UUID household) {
+    return households.findById(household).orElseThrow(() -> Problem.notFound("household"));
+  }
+
+  /** The demo household's first member, when the demo was loaded. */
+  @Transactional(readOnly = true)
+  public Optional<Member> demo() {
+    return households
+        .findFirstByDemoTrue()
+        .flatMap(
+            household ->
+                jdbc
+                    .query(
+                        "select id, sign_in from account where household_id = ?",
+                        (row, n) ->
+                            new Member(
+                                UUID.fromString(row.getString(1)),
+                                household.id(),
+                                row.getString(2)),
+                        household.id().toString())
+                    .stream()
+                    .findFirst());
+  }
+
+  /** Takes a household away with all that belongs to it. */
+  @Transactional
+  public void remove(UUID household) {
+    jdbc.update("delete from household where id = ?", household.toString());
+  }
+
+  /** The time for a household: the clock's, moved where a test moved it. */
+  public Instant now(Household household) {
+    Instant now = clock.instant();
+    return movableClock ? now.plusSeconds(household.clockOffsetSeconds()) : now;
+  }
+
+  public Instant now(UUID household) {
+    return movableClock ? now(of(household)) : clock.instant();
+  }
+
+  /**
+   * Tells everybody who looks at this household that something changed. Also takes the household's
+   * row, so that its writers go one after another.
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void changed(UUID household) {
+    jdbc.update("update household set revision = revision + 1 where id = ?", household.toString());
+  }
+}

@@ -1,0 +1,16 @@
+package dremsa.server.bench;
+
+import dremsa.core.brew.Brew;
+import dremsa.core.brew.Prediction;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A batch as it really was, as far as keeping needs it. */
+public record BatchRecord(
+    UUID id,
+    String code,
+    String formulaId,
+    String formulaName,
+    Instant startedAt,
+    Brew brew,
+    Prediction prediction) {}

@@ -1,0 +1,133 @@
+package dremsa.server.bench;
+
+import dremsa.core.brew.Brew;
+import dremsa.core.brew.Facts;
+import dremsa.core.brew.Prediction;
+import dremsa.core.brew.StepFacts;
+import dremsa.core.brew.VesselChoice;
+import dremsa.core.formula.Formula;
+import dremsa.core.formula.Step;
+import dremsa.core.formula.Window;
+import dremsa.server.http.Problem;
+import dremsa.server.predictions.Predictions;
+import dremsa.server.wire.Stored;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Reads batches back as brews: what happened in place of what was predicted. */
+@Service
+public class Runs {
+  private final BatchRepository repository;
+  private final Predictions predictions;
+  private final Stored stored;
+
+  Runs(BatchRepository repository, Predictions predictions, Stored stored) {
+    this.repository = repository;
+    this.predictions = predictions;
+    this.stored = stored;
+  }
+
+  /** A batch with its prediction up to date. */
+  record Run(Brew brew, Facts facts, VesselChoice vessels, Prediction prediction) {}
+
+  /** A finished batch as it really was. */
+  @Transactional(readOnly = true)
+  public BatchRecord record(UUID household, UUID batch) {
+    Batch found =
+        repository
+            .findByIdAndHouseholdId(batch, household)
+            .orElseThrow(() -> Problem.notFound("batch"));
+    return record(found, found.endedAt() == null ? found.startedAt() : found.endedAt());
+  }
+
+  /**
+   * Where a running batch stands and how it is planned to go on.
+   *
+   * @param millilitres ready to bottle
+   */
+  public record Outline(long version, List<OutlineStep> steps, double millilitres) {}
+
+  /** One step of an outline; minutes and millilitres are at its end, known or predicted. */
+  public record OutlineStep(int index, Step step, double minutes, double millilitres) {}
+
+  /** The outline of a batch at a moment. */
+  @Transactional(readOnly = true)
+  public Outline outline(UUID household, UUID batch, Instant now) {
+    Batch found =
+        repository
+            .findByIdAndHouseholdId(batch, household)
+            .orElseThrow(() -> Problem.notFound("batch"));
+    Run run = of(found, now);
+    return new Outline(
+        found.version(),
+        run.prediction().steps().stream()
+            .map(
+                outcome ->
+                    new OutlineStep(
+                        outcome.index(),
+                        run.brew().formula().steps().get(outcome.index()),
+                        outcome.minutes(),
+                        outcome.millilitres()))
+            .toList(),
+        run.prediction().finished().millilitres());
+  }
+
+  BatchRecord record(Batch batch, Instant now) {
+    Run run = of(batch, now);
+    return new BatchRecord(
+        batch.id(),
+        batch.code(),
+        batch.formulaId(),
+        batch.formulaName(),
+        batch.startedAt(),
+        run.brew(),
+        run.prediction());
+  }
+
+  Run of(Batch batch, Instant now) {
+    Batch.Snapshot snapshot = batch.snapshot();
+    Formula formula = stored.formula(snapshot.formula(), snapshot.schemaVersion());
+    Brew brew =
+        predictions.resolve(
+            formula, stored.kitchen(snapshot.kitchen(), snapshot.schemaVersion()), "formula");
+    Facts facts = facts(batch, formula, now);
+    VesselChoice vessels = brew.vesselsFor(batch.scale());
+    return new Run(brew, facts, vessels, brew.predict(batch.scale(), vessels, facts));
+  }
+
+  private Facts facts(Batch batch, Formula formula, Instant now) {
+    Facts facts = stored.plan(batch.snapshot().plan(), batch.snapshot().schemaVersion());
+    List<StepDone> steps = batch.steps();
+    for (int i = 0; i < steps.size(); i++) {
+      StepDone step = steps.get(i);
+      StepFacts known = facts.of(i);
+      if (step.endedAt() != null) {
+        known = known.withMinutes(minutes(step.startedAt(), step.endedAt()));
+        if (step.measuredC() != null) {
+          known = known.withCelsius(step.measuredC());
+        }
+        if (step.measuredMl() != null) {
+          known = known.withMillilitres(step.measuredMl());
+        }
+      } else if (batch.status() == Batch.Status.RUNNING) {
+        // The present step lasts at least until now: being late shows in the date at once.
+        double usual =
+            known.minutes().orElse(formula.steps().get(i).window().map(Window::usual).orElse(0.0));
+        double elapsed = minutes(step.startedAt(), now);
+        if (elapsed > usual && usual > 0) {
+          known = known.withMinutes(elapsed);
+        }
+      }
+      facts = facts.with(i, known);
+    }
+    return facts;
+  }
+
+  private static double minutes(Instant from, Instant to) {
+    return Math.max(0, Duration.between(from, to).toMillis() / 60_000.0);
+  }
+}

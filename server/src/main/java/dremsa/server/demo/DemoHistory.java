@@ -1,0 +1,177 @@
+package dremsa.server.demo;
+
+import dremsa.core.formula.Step;
+import dremsa.core.kitchen.Kitchen;
+import dremsa.core.measure.MeasureSystem;
+import dremsa.server.bench.BatchBottled.Filled;
+import dremsa.server.bench.Bench;
+import dremsa.server.bench.Runs;
+import dremsa.server.kitchens.Kitchens;
+import dremsa.server.shelf.DiscardReason;
+import dremsa.server.shelf.Shelf;
+import dremsa.server.wire.KitchenJson;
+import dremsa.server.wire.TargetJson;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/**
+ * Some months of brewing on Sallow Lane. Four heads of hair share an allotment and one shelf of a
+ * fridge: they brew about twice a week, finish most of it, and throw some away. The same dice are
+ * thrown every time, so that the story stays the same and only its dates move with today.
+ */
+@Component
+class DemoHistory {
+  static final ZoneId ZONE = ZoneId.of("Europe/Dublin");
+
+  private static final int DAYS = 150;
+
+  private final Bench bench;
+  private final Runs runs;
+  private final Shelf shelf;
+  private final Kitchens kitchens;
+
+  DemoHistory(Bench bench, Runs runs, Shelf shelf, Kitchens kitchens) {
+    this.bench = bench;
+    this.runs = runs;
+    this.shelf = shelf;
+    this.kitchens = kitchens;
+  }
+
+  void tell(UUID household, Instant now) {
+    Kitchen usual = Kitchen.usual(MeasureSystem.METRIC);
+    KitchenJson plain = KitchenJson.of(usual);
+    // The shared fridge runs a little warm, and the kitchen a little cool.
+    kitchens.save(
+        household,
+        new KitchenJson(
+            20.5,
+            5.0,
+            plain.freezerC(),
+            plain.hobs(),
+            plain.vessels(),
+            plain.strainers(),
+            plain.scoops()),
+        0);
+    Random dice = new Random(31);
+    String[] formulas = {
+      "lemon-balm-spray", "fennel-seed-rinse", "nettle-powder-spray", "lemon-balm-spray"
+    };
+    int count = 0;
+    for (double day = DAYS; day > 1.2; day -= 2.2 + dice.nextDouble() * 2.4) {
+      Instant start =
+          now.minus(Duration.ofMinutes(Math.round(day * 24 * 60))).minus(Duration.ofHours(5));
+      brew(household, formulas[count % formulas.length], start, now, dice, count);
+      count++;
+    }
+    brewing(household, now);
+  }
+
+  private void brew(
+      UUID household, String formula, Instant start, Instant now, Random dice, int count) {
+    double size = formula.equals("fennel-seed-rinse") ? 500 : dice.nextInt(3) == 0 ? 150 : 250;
+    int bottles = formula.equals("fennel-seed-rinse") ? 1 : 1 + dice.nextInt(2);
+    UUID batch =
+        bench.start(household, formula, TargetJson.bottles(bottles, size), Map.of(), start);
+    if (count % 17 == 9) {
+      bench.giveUp(
+          household,
+          batch,
+          runs.outline(household, batch, start).version(),
+          "Forgot it on the counter for two days; it smelt off.",
+          start.plus(Duration.ofHours(50)));
+      return;
+    }
+    boolean overnight = count % 6 == 4;
+    Instant bottled = finish(household, batch, start, bottles, size, dice, overnight);
+    use(household, batch, bottled, now, dice);
+  }
+
+  private Instant finish(
+      UUID household,
+      UUID batch,
+      Instant start,
+      int bottles,
+      double size,
+      Random dice,
+      boolean overnight) {
+    Instant at = start;
+    List<Runs.OutlineStep> steps = runs.outline(household, batch, start).steps();
+    for (Runs.OutlineStep planned : steps) {
+      Step step = planned.step();
+      double usual = overnight && step instanceof Step.Steep ? 11.5 * 60 : planned.minutes();
+      at = at.plus(Duration.ofSeconds(Math.round(usual * 60 * (0.95 + dice.nextDouble() * 0.25))));
+      Runs.Outline outline = runs.outline(household, batch, at);
+      Double measured = null;
+      List<Filled> filled = new ArrayList<>();
+      if (step instanceof Step.Strain && planned.index() == steps.size() - 2) {
+        double there = outline.steps().get(planned.index()).millilitres();
+        measured = (double) Math.round(there * (0.95 + dice.nextDouble() * 0.06));
+      } else if (step instanceof Step.Bottle bottle) {
+        double each = Math.floor(Math.min(size, outline.millilitres() / bottles));
+        for (int i = 0; i < bottles; i++) {
+          filled.add(new Filled(bottle.container(), size, each));
+        }
+      }
+      boolean cue = step.window().isPresent() && dice.nextInt(4) > 0;
+      bench.finish(
+          household,
+          batch,
+          planned.index(),
+          outline.version(),
+          new Bench.Done(cue, measured, null, "", filled),
+          at);
+    }
+    return at;
+  }
+
+  /** Uses a batch over the days after it was bottled; what is over its last day is thrown away. */
+  private void use(UUID household, UUID batch, Instant bottled, Instant now, Random dice) {
+    boolean liked = dice.nextInt(12) > 0;
+    boolean went = dice.nextInt(14) == 0;
+    Instant at = bottled.plus(Duration.ofHours(6 + dice.nextInt(14)));
+    while (at.isBefore(now)) {
+      List<Shelf.Standing> standing = shelf.standingOf(household, batch);
+      if (standing.isEmpty()) {
+        return;
+      }
+      Shelf.Standing bottle = standing.get(0);
+      if (at.atZone(ZONE).toLocalDate().isAfter(bottle.lastDay())) {
+        discard(household, bottle, DiscardReason.DATE, "", at);
+      } else if (!liked) {
+        discard(
+            household, bottle, DiscardReason.DISLIKED, "Too strong a smell for the office.", at);
+      } else if (went && at.isAfter(bottled.plus(Duration.ofDays(4)))) {
+        discard(household, bottle, DiscardReason.SMELL, "Smelt sour when opened.", at);
+      } else {
+        double some = 25 + 10 * dice.nextInt(6);
+        shelf.take(household, bottle.id(), bottle.version(), Math.min(some, bottle.leftMl()), at);
+        at = at.plus(Duration.ofHours(14 + dice.nextInt(26)));
+      }
+    }
+  }
+
+  private void discard(
+      UUID household, Shelf.Standing bottle, DiscardReason reason, String note, Instant at) {
+    shelf.discard(household, bottle.id(), bottle.version(), reason, note, at);
+  }
+
+  /** What is on the worktop when the demo opens: one steeping, not yet in its window. */
+  private void brewing(UUID household, Instant now) {
+    Instant at = now.minus(Duration.ofMinutes(96));
+    UUID batch =
+        bench.start(household, "fennel-seed-rinse", TargetJson.bottles(1, 500), Map.of(), at);
+    for (int i = 0; i < 2; i++) {
+      at = at.plus(Duration.ofMinutes(4));
+      long version = runs.outline(household, batch, at).version();
+      bench.finish(
+          household, batch, i, version, new Bench.Done(false, null, null, "", List.of()), at);
+    }
+  }
+}

@@ -1,0 +1,2 @@
+/** The formulas a household can brew from. */
+package dremsa.server.formulas;

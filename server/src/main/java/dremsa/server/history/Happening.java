@@ -1,0 +1,100 @@
+package dremsa.server.history;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.UUID;
+
+/** One thing that happened. Never changed but for the mark that it was undone. */
+@Entity
+public class Happening {
+  /** What sort of thing. */
+  public enum Kind {
+    STARTED,
+    STEP_DONE,
+    STEP_UNDONE,
+    BOTTLED,
+    GIVEN_UP,
+    TAKEN,
+    FINISHED,
+    DISCARDED
+  }
+
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private UUID householdId;
+  private UUID batchId;
+  private UUID bottleId;
+  private Instant happenedAt;
+
+  @Enumerated(EnumType.STRING)
+  @Column(columnDefinition = "varchar(30)")
+  private Kind kind;
+
+  private Double millilitres;
+  private String detail;
+  private boolean undone;
+
+  protected Happening() {}
+
+  Happening(
+      UUID householdId,
+      UUID batchId,
+      UUID bottleId,
+      Instant happenedAt,
+      Kind kind,
+      Double millilitres,
+      String detail) {
+    this.householdId = householdId;
+    this.batchId = batchId;
+    this.bottleId = bottleId;
+    this.happenedAt = happenedAt;
+    this.kind = kind;
+    this.millilitres = millilitres;
+    this.detail = detail;
+  }
+
+  /** Marks it as undone; it stays readable. */
+  public void undo() {
+    undone = true;
+  }
+
+  public Long id() {
+    return id;
+  }
+
+  public UUID batchId() {
+    return batchId;
+  }
+
+  public UUID bottleId() {
+    return bottleId;
+  }
+
+  public Instant happenedAt() {
+    return happenedAt;
+  }
+
+  public Kind kind() {
+    return kind;
+  }
+
+  public Double millilitres() {
+    return millilitres;
+  }
+
+  public String detail() {
+    return detail;
+  }
+
+  public boolean undone() {
+    return undone;
+  }
+}

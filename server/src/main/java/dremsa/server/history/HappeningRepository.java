@@ -1,0 +1,54 @@
+package dremsa.server.history;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface HappeningRepository extends JpaRepository<Happening, Long> {
+  Optional<Happening> findFirstByHouseholdIdAndBottleIdAndUndoneFalseOrderByIdDesc(
+      UUID household, UUID bottle);
+
+  List<Happening> findByHouseholdIdAndBottleIdOrderByHappenedAtDescIdDesc(
+      UUID household, UUID bottle, Pageable page);
+
+  List<Happening> findByHouseholdIdAndBatchIdOrderByHappenedAtDescIdDesc(
+      UUID household, UUID batch, Pageable page);
+
+  /** A page of the whole record, with the names that a reader knows things by. */
+  @Query(
+      """
+      select h.id as id, h.happenedAt as happenedAt, h.kind as kind, h.millilitres as millilitres,
+             h.detail as detail, h.undone as undone, h.batchId as batchId, h.bottleId as bottleId,
+             b.code as code, b.formulaName as name
+      from Happening h join Batch b on b.id = h.batchId
+      where h.householdId = :household
+      order by h.happenedAt desc, h.id desc
+      """)
+  List<Line> page(UUID household, Pageable page);
+
+  /** A happening with its batch's code and name. */
+  interface Line {
+    Long getId();
+
+    java.time.Instant getHappenedAt();
+
+    Happening.Kind getKind();
+
+    Double getMillilitres();
+
+    String getDetail();
+
+    boolean getUndone();
+
+    UUID getBatchId();
+
+    UUID getBottleId();
+
+    String getCode();
+
+    String getName();
+  }
+}

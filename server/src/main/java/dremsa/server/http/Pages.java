@@ -1,0 +1,13 @@
+package dremsa.server.http;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** The addresses of screens, so that a reload or a bookmark finds its way back in. */
+@Controller
+class Pages {
+  @GetMapping({"/sign-in", "/new-household", "/choose/**", "/brew/**", "/keep/**", "/kitchen/**"})
+  String screen() {
+    return "forward:/index.html";
+  }
+}

@@ -1,0 +1,188 @@
+package dremsa.server.http;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.ConstraintViolation;
+import java.lang.annotation.Annotation;
+import java.net.URI;
+import java.util.List;
+import java.util.UUID;
+import org.hibernate.validator.constraints.Range;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.validation.FieldError;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
+
+/** Turns every failure into a problem detail that a person can act on. */
+@RestControllerAdvice
+class ProblemHandler extends ResponseEntityExceptionHandler {
+  private static final Logger LOG = LoggerFactory.getLogger(ProblemHandler.class);
+
+  @ExceptionHandler(Problem.class)
+  ResponseEntity<ProblemDetail> problem(Problem problem) {
+    return answer(problem.status(), problem.type(), problem.getMessage(), problem.errors());
+  }
+
+  @ExceptionHandler(OptimisticLockingFailureException.class)
+  ResponseEntity<ProblemDetail> stale(OptimisticLockingFailureException e) {
+    return answer(
+        HttpStatus.CONFLICT,
+        "conflict",
+        "Somebody changed this at the same moment. Look at it again, then repeat.",
+        List.of());
+  }
+
+  @ExceptionHandler(MethodArgumentTypeMismatchException.class)
+  ResponseEntity<ProblemDetail> badPath(MethodArgumentTypeMismatchException e) {
+    return answer(
+        HttpStatus.NOT_FOUND, "not-found", "There is nothing at this address.", List.of());
+  }
+
+  @ExceptionHandler(Exception.class)
+  ResponseEntity<ProblemDetail> unexpected(Exception e, HttpServletRequest request) {
+    String reference = UUID.randomUUID().toString().substring(0, 8);
+    LOG.error("{} {} failed [{}]", request.getMethod(), request.getRequestURI(), reference, e);
+    return answer(
+        HttpStatus.INTERNAL_SERVER_ERROR,
+        "unexpected",
+        "Something went wrong on our side (reference " + reference + "). Nothing was changed.",
+        List.of());
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleMethodArgumentNotValid(
+      MethodArgumentNotValidException e,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    List<FieldProblem> errors =
+        e.getFieldErrors().stream().map(ProblemHandler::fieldProblem).toList();
+    return widen(
+        answer(
+            HttpStatus.BAD_REQUEST,
+            "invalid",
+            errors.isEmpty()
+                ? "Something in this request is not allowed."
+                : errors.get(0).message(),
+            errors));
+  }
+
+  private static FieldProblem fieldProblem(FieldError error) {
+    Object value = error.getRejectedValue();
+    Double low = null;
+    Double high = null;
+    if (error.contains(ConstraintViolation.class)) {
+      ConstraintViolation<?> violation = error.unwrap(ConstraintViolation.class);
+      Annotation constraint = violation.getConstraintDescriptor().getAnnotation();
+      if (constraint instanceof Range range) {
+        low = (double) range.min();
+        high = (double) range.max();
+      }
+    }
+    Object shown = value instanceof Number || value instanceof String ? value : null;
+    return new FieldProblem(error.getField(), shorten(shown), error.getDefaultMessage(), low, high);
+  }
+
+  private static Object shorten(Object value) {
+    return value instanceof String text && text.length() > 80 ? text.substring(0, 80) + "…" : value;
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleHttpMessageNotReadable(
+      HttpMessageNotReadableException e,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    Throwable cause = e.getCause();
+    for (Throwable t = e; t != null; t = t.getCause()) {
+      if (t instanceof TooLarge) {
+        return widen(TooLarge.answer());
+      }
+    }
+    if (cause instanceof UnrecognizedPropertyException unknown) {
+      String field = path(unknown);
+      return invalid(FieldProblem.of(field, null, "There is no field '" + field + "' here."));
+    }
+    if (cause instanceof InvalidFormatException format) {
+      Object value = shorten(String.valueOf(format.getValue()));
+      Class<?> type = format.getTargetType();
+      String wanted =
+          type.isEnum()
+              ? "one of " + String.join(", ", names(type))
+              : Number.class.isAssignableFrom(type) || type.isPrimitive()
+                  ? "a number"
+                  : "of another form";
+      return invalid(
+          FieldProblem.of(path(format), value, "'" + value + "' must be " + wanted + "."));
+    }
+    if (cause instanceof JacksonException wrong && !wrong.getPath().isEmpty()) {
+      return invalid(
+          FieldProblem.of(
+              path(wrong), null, "'" + path(wrong) + "' is missing or of the wrong form."));
+    }
+    return widen(
+        answer(HttpStatus.BAD_REQUEST, "malformed", "This is not well-formed JSON.", List.of()));
+  }
+
+  private static List<String> names(Class<?> type) {
+    return java.util.Arrays.stream(type.getEnumConstants()).map(c -> ((Enum<?>) c).name()).toList();
+  }
+
+  private static ResponseEntity<Object> invalid(FieldProblem error) {
+    return widen(answer(HttpStatus.BAD_REQUEST, "invalid", error.message(), List.of(error)));
+  }
+
+  private static String path(JacksonException e) {
+    StringBuilder path = new StringBuilder();
+    for (JacksonException.Reference reference : e.getPath()) {
+      if (reference.getPropertyName() == null) {
+        path.append('[').append(reference.getIndex()).append(']');
+      } else {
+        path.append(path.length() == 0 ? "" : ".").append(reference.getPropertyName());
+      }
+    }
+    return path.toString();
+  }
+
+  private static ResponseEntity<ProblemDetail> answer(
+      HttpStatus status, String type, String detail, List<FieldProblem> errors) {
+    ProblemDetail body = ProblemDetail.forStatusAndDetail(status, detail);
+    body.setType(URI.create("urn:dremsa:problem:" + type));
+    body.setTitle(status.getReasonPhrase());
+    if (!errors.isEmpty()) {
+      body.setProperty("errors", errors);
+    }
+    return ResponseEntity.status(status).body(body);
+  }
+
+  private static ResponseEntity<Object> widen(ResponseEntity<ProblemDetail> answer) {
+    return ResponseEntity.status(answer.getStatusCode()).body(answer.getBody());
+  }
+
+  /** A body that grew over the limit while it was read. */
+  static final class TooLarge extends java.io.IOException {
+    private static final long serialVersionUID = 1L;
+
+    static ResponseEntity<ProblemDetail> answer() {
+      return ProblemHandler.answer(
+          HttpStatus.CONTENT_TOO_LARGE,
+          "too-large",
+          "This is too large: at most " + BodyLimit.MOST_BYTES / 1024 + " KiB are taken here.",
+          List.of());
+    }
+  }
+}

@@ -1,0 +1,244 @@
+package dremsa.server.shelf;
+
+import dremsa.core.keep.Freshness;
+import dremsa.core.keep.Verdict;
+import dremsa.core.kitchen.Container;
+import dremsa.core.kitchen.Place;
+import dremsa.server.accounts.Household;
+import dremsa.server.accounts.Households;
+import dremsa.server.accounts.Member;
+import dremsa.server.bench.BatchRecord;
+import dremsa.server.bench.Runs;
+import dremsa.server.history.Happening;
+import dremsa.server.history.History;
+import dremsa.server.http.Idempotency;
+import dremsa.server.kitchens.Kitchens;
+import dremsa.server.wire.VerdictJson;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/bottles")
+@Transactional
+class BottleController {
+  private static final int MOST_STANDING = 200;
+
+  private final Shelf shelf;
+  private final BottleRepository repository;
+  private final Runs runs;
+  private final Kitchens kitchens;
+  private final Households households;
+  private final History history;
+  private final Idempotency idempotency;
+
+  BottleController(
+      Shelf shelf,
+      BottleRepository repository,
+      Runs runs,
+      Kitchens kitchens,
+      Households households,
+      History history,
+      Idempotency idempotency) {
+    this.shelf = shelf;
+    this.repository = repository;
+    this.runs = runs;
+    this.kitchens = kitchens;
+    this.households = households;
+    this.history = history;
+    this.idempotency = idempotency;
+  }
+
+  /** A bottle on the shelf. */
+  record BottleLine(
+      UUID id,
+      long version,
+      UUID batchId,
+      int number,
+      String name,
+      String tint,
+      Container container,
+      double sizeMl,
+      double filledMl,
+      double leftMl,
+      Place place,
+      Instant filledAt,
+      LocalDate lastDay,
+      boolean useNow,
+      Freshness freshness,
+      Bottle.Status status,
+      @Nullable DiscardReason endReason,
+      @Nullable Instant endedAt) {}
+
+  /** What stands, what to use first in front. */
+  record ShelfView(LocalDate today, double fridgeC, List<BottleLine> bottles) {}
+
+  /** Something that happened to a bottle. */
+  record BottleHappening(
+      Instant at,
+      Happening.Kind kind,
+      @Nullable Double millilitres,
+      String detail,
+      boolean undone) {}
+
+  /** A bottle's page. */
+  record BottleView(
+      BottleLine bottle,
+      String code,
+      String formulaId,
+      Instant startedAt,
+      Instant now,
+      LocalDate today,
+      VerdictJson keeping,
+      List<String> ingredients,
+      List<BottleHappening> happenings) {}
+
+  /** Some taken out. */
+  record Take(
+      @NotNull(message = "Say which version you saw.") Long version,
+      @NotNull(message = "Say how much.") Double millilitres) {}
+
+  /** Which version was seen. */
+  record SeenBottle(@NotNull(message = "Say which version you saw.") Long version) {}
+
+  /** Thrown away. */
+  record Discard(
+      @NotNull(message = "Say which version you saw.") Long version,
+      @NotNull(message = "Say why.") DiscardReason reason,
+      @Size(max = 400, message = "At most 400 characters.") @Nullable String note) {}
+
+  @GetMapping
+  ShelfView shelf(@AuthenticationPrincipal Member member) {
+    Household household = households.of(member.household());
+    LocalDate today = today(household);
+    List<BottleLine> lines =
+        repository
+            .findByHouseholdIdAndStatusOrderByLastDayAscRunsOutAscNumberAsc(
+                household.id(), Bottle.Status.STANDING, PageRequest.of(0, MOST_STANDING))
+            .stream()
+            .map(bottle -> line(bottle, today))
+            .toList();
+    return new ShelfView(today, kitchens.of(household.id()).climate().fridgeC(), lines);
+  }
+
+  @GetMapping("/{id}")
+  BottleView get(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    Household household = households.of(member.household());
+    Bottle bottle = shelf.get(household.id(), id);
+    BatchRecord batch = runs.record(household.id(), bottle.batchId());
+    Instant now = households.now(household);
+    Verdict verdict = shelf.judge(bottle, bottle.endedAt() == null ? now : bottle.endedAt());
+    return new BottleView(
+        line(bottle, today(household)),
+        batch.code(),
+        batch.formulaId(),
+        batch.startedAt(),
+        now,
+        today(household),
+        VerdictJson.of(verdict),
+        batch.brew().materials().stream().map(material -> material.name()).toList(),
+        history.ofBottle(household.id(), id).stream()
+            .map(
+                h ->
+                    new BottleHappening(
+                        h.happenedAt(), h.kind(), h.millilitres(), h.detail(), h.undone()))
+            .toList());
+  }
+
+  @PostMapping("/{id}/take")
+  BottleView take(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @RequestHeader(name = "Idempotency-Key", required = false) String key,
+      @Valid @RequestBody Take form) {
+    idempotency.once(
+        member.household(),
+        key,
+        Map.of("bottle", id, "take", form),
+        Boolean.class,
+        () -> {
+          shelf.take(member.household(), id, form.version(), form.millilitres(), now(member));
+          return true;
+        });
+    return get(member, id);
+  }
+
+  @PostMapping("/{id}/finish")
+  BottleView finish(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @Valid @RequestBody SeenBottle seen) {
+    shelf.finish(member.household(), id, seen.version(), now(member));
+    return get(member, id);
+  }
+
+  @PostMapping("/{id}/discard")
+  BottleView discard(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @Valid @RequestBody Discard form) {
+    shelf.discard(
+        member.household(),
+        id,
+        form.version(),
+        form.reason(),
+        form.note() == null ? "" : form.note().strip(),
+        now(member));
+    return get(member, id);
+  }
+
+  @PostMapping("/{id}/undo")
+  BottleView undo(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @Valid @RequestBody SeenBottle seen) {
+    shelf.undo(member.household(), id, seen.version());
+    return get(member, id);
+  }
+
+  private Instant now(Member member) {
+    return households.now(member.household());
+  }
+
+  private LocalDate today(Household household) {
+    return households.now(household).atZone(household.zone()).toLocalDate();
+  }
+
+  private static BottleLine line(Bottle bottle, LocalDate today) {
+    return new BottleLine(
+        bottle.id(),
+        bottle.version(),
+        bottle.batchId(),
+        bottle.number(),
+        bottle.name(),
+        bottle.tint(),
+        bottle.container(),
+        bottle.sizeMl(),
+        bottle.filledMl(),
+        bottle.leftMl(),
+        bottle.place(),
+        bottle.filledAt(),
+        bottle.lastDay(),
+        bottle.useNow(),
+        Freshness.of(bottle.lastDay(), today),
+        bottle.status(),
+        bottle.endReason(),
+        bottle.endedAt());
+  }
+}

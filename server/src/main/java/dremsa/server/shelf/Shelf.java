@@ -1,0 +1,192 @@
+package dremsa.server.shelf;
+
+import dremsa.core.keep.Keeping;
+import dremsa.core.keep.Verdict;
+import dremsa.server.accounts.Household;
+import dremsa.server.accounts.Households;
+import dremsa.server.bench.BatchBottled;
+import dremsa.server.bench.BatchRecord;
+import dremsa.server.bench.BottlingUndone;
+import dremsa.server.bench.Runs;
+import dremsa.server.history.Happening;
+import dremsa.server.history.History;
+import dremsa.server.http.FieldProblem;
+import dremsa.server.http.Problem;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Puts bottles on the shelf and writes down what becomes of them. */
+@Service
+public class Shelf {
+  /** What a bottle may be short of its own label by eye, mL. */
+  private static final double EYE = 0.5;
+
+  private final BottleRepository repository;
+  private final Runs runs;
+  private final Households households;
+  private final History history;
+
+  Shelf(BottleRepository repository, Runs runs, Households households, History history) {
+    this.repository = repository;
+    this.runs = runs;
+    this.households = households;
+    this.history = history;
+  }
+
+  @EventListener
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void bottled(BatchBottled event) {
+    Verdict verdict = judge(event.household(), event.batch(), event.at());
+    int number = 0;
+    for (BatchBottled.Filled filled : event.bottles()) {
+      number++;
+      repository.save(
+          new Bottle(
+              UUID.randomUUID(),
+              event.household(),
+              event.batch().id(),
+              number,
+              event.batch().formulaName(),
+              event.batch().brew().tint(),
+              filled.container(),
+              filled.sizeMl(),
+              filled.millilitres(),
+              event.at(),
+              verdict));
+    }
+  }
+
+  @EventListener
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void takenBack(BottlingUndone event) {
+    List<Bottle> bottles =
+        repository.findByHouseholdIdAndBatchIdOrderByNumber(event.household(), event.batch());
+    if (!bottles.stream().allMatch(Bottle::untouched)) {
+      throw Problem.conflict(
+          "Something was used from these bottles already: the run stays closed.");
+    }
+    repository.deleteAll(bottles);
+  }
+
+  /** A bottle that stands on the shelf. */
+  public record Standing(UUID id, long version, double leftMl, LocalDate lastDay) {}
+
+  /** The bottles of a batch that still stand. */
+  public List<Standing> standingOf(UUID household, UUID batch) {
+    return repository.findByHouseholdIdAndBatchIdOrderByNumber(household, batch).stream()
+        .filter(bottle -> bottle.status() == Bottle.Status.STANDING)
+        .map(b -> new Standing(b.id(), b.version(), b.leftMl(), b.lastDay()))
+        .toList();
+  }
+
+  /** How long a bottle keeps, as reckoned now. */
+  Verdict judge(Bottle bottle, Instant now) {
+    return judge(bottle.householdId(), runs.record(bottle.householdId(), bottle.batchId()), now);
+  }
+
+  private Verdict judge(UUID household, BatchRecord batch, Instant now) {
+    Household keeper = households.of(household);
+    return Keeping.inFridge(batch.startedAt(), keeper.zone(), keeper.school())
+        .judge(batch.brew(), batch.prediction(), now);
+  }
+
+  Bottle get(UUID household, UUID id) {
+    return repository
+        .findByIdAndHouseholdId(id, household)
+        .orElseThrow(() -> Problem.notFound("bottle"));
+  }
+
+  private Bottle standing(UUID household, UUID id, long version) {
+    Bottle bottle = get(household, id);
+    if (bottle.version() != version) {
+      throw Problem.conflict(
+          "Somebody was quicker: there are now %.0f mL in this bottle.".formatted(bottle.leftMl()));
+    }
+    if (bottle.status() != Bottle.Status.STANDING) {
+      throw Problem.conflict("This bottle is gone already.");
+    }
+    return bottle;
+  }
+
+  /** Takes some out for use; a bottle taken empty is finished. */
+  @Transactional
+  public void take(UUID household, UUID id, long version, double millilitres, Instant at) {
+    households.changed(household);
+    Bottle bottle = standing(household, id, version);
+    if (!(millilitres > 0 && millilitres <= bottle.leftMl() + EYE)) {
+      throw Problem.invalid(
+          FieldProblem.range(
+              "millilitres",
+              Double.isFinite(millilitres) ? (Object) millilitres : String.valueOf(millilitres),
+              "There are %.0f mL in it.".formatted(bottle.leftMl()),
+              1,
+              bottle.leftMl()));
+    }
+    double taken = Math.min(millilitres, bottle.leftMl());
+    bottle.take(taken);
+    note(bottle, at, Happening.Kind.TAKEN, taken, "");
+    if (bottle.leftMl() < EYE) {
+      bottle.end(Bottle.Status.FINISHED, null, at);
+    }
+    repository.saveAndFlush(bottle);
+  }
+
+  /** It is used up, whatever the record says is left. */
+  @Transactional
+  public void finish(UUID household, UUID id, long version, Instant at) {
+    households.changed(household);
+    Bottle bottle = standing(household, id, version);
+    note(bottle, at, Happening.Kind.FINISHED, bottle.leftMl(), "");
+    bottle.end(Bottle.Status.FINISHED, null, at);
+    bottle.take(bottle.leftMl());
+    repository.saveAndFlush(bottle);
+  }
+
+  /** It is thrown away; what was in it stays on record as waste. */
+  @Transactional
+  public void discard(
+      UUID household, UUID id, long version, DiscardReason reason, String note, Instant at) {
+    households.changed(household);
+    Bottle bottle = standing(household, id, version);
+    note(
+        bottle,
+        at,
+        Happening.Kind.DISCARDED,
+        bottle.leftMl(),
+        reason + (note.isBlank() ? "" : ": " + note));
+    bottle.end(Bottle.Status.DISCARDED, reason, at);
+    repository.saveAndFlush(bottle);
+  }
+
+  /** Takes back the last thing that happened to a bottle. */
+  @Transactional
+  public void undo(UUID household, UUID id, long version) {
+    households.changed(household);
+    Bottle bottle = get(household, id);
+    if (bottle.version() != version) {
+      throw Problem.conflict("Somebody was quicker. Look at the bottle again.");
+    }
+    Happening last =
+        history
+            .lastOfBottle(household, id)
+            .orElseThrow(() -> Problem.conflict("There is nothing to take back here."));
+    last.undo();
+    if (last.kind() != Happening.Kind.DISCARDED) {
+      bottle.putBack(last.millilitres());
+    }
+    bottle.standAgain();
+    repository.saveAndFlush(bottle);
+  }
+
+  private void note(
+      Bottle bottle, Instant at, Happening.Kind kind, Double millilitres, String detail) {
+    history.note(
+        bottle.householdId(), bottle.batchId(), bottle.id(), at, kind, millilitres, detail);
+  }
+}

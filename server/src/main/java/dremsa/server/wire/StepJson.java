@@ -1,0 +1,246 @@
+package dremsa.server.wire;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import dremsa.core.formula.Guide;
+import dremsa.core.formula.Step;
+import dremsa.core.formula.StepWords;
+import dremsa.core.formula.Window;
+import dremsa.core.kitchen.Container;
+import dremsa.core.kitchen.Place;
+import dremsa.core.kitchen.StrainTool;
+import dremsa.core.kitchen.VesselKind;
+import dremsa.server.http.FieldProblem;
+import dremsa.server.http.Problem;
+import jakarta.validation.constraints.NotNull;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One step. Which fields count depends on the kind, as told beside each.
+ *
+ * @param kind wash, prepare, combine, heat, boil, waterBath, steep, soak, ferment, macerate, cool,
+ *     strain, blend, add, bottle or freeze
+ * @param ingredients keys: wash, prepare, combine, add
+ * @param window minutes {short, usual, long}: prepare, boil, waterBath, steep, soak, ferment,
+ *     macerate, blend
+ * @param vessel combine
+ * @param liquid combine: how hot the liquid goes in
+ * @param lid heat, boil; steep and cool: covered
+ * @param stir heat, boil
+ * @param level boil
+ * @param place soak
+ * @param shakeEveryDays macerate
+ * @param celsius cool: to this; add: below this
+ * @param way cool
+ * @param tool strain
+ * @param squeeze strain
+ * @param container bottle
+ * @param portionMl freeze
+ * @param treatment prepare
+ * @param guide what the maker is told
+ */
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public record StepJson(
+    @NotNull(message = "A step needs its kind.") String kind,
+    @Nullable List<String> ingredients,
+    @Nullable WindowJson window,
+    @Nullable VesselKind vessel,
+    Step.@Nullable LiquidHeat liquid,
+    @Nullable Boolean lid,
+    @Nullable Boolean stir,
+    Step.@Nullable Level level,
+    @Nullable Place place,
+    @Nullable Integer shakeEveryDays,
+    @Nullable Double celsius,
+    Step.@Nullable CoolingWay way,
+    @Nullable StrainTool tool,
+    @Nullable Boolean squeeze,
+    @Nullable Container container,
+    @Nullable Double portionMl,
+    Step.@Nullable Treatment treatment,
+    @Nullable GuideJson guide) {
+
+  /** Minutes: early before the first, right to the last, late after; the middle is usual. */
+  public record WindowJson(Double shortest, Double usual, Double longest) {
+    static WindowJson of(Window window) {
+      return new WindowJson(window.shortest(), window.usual(), window.longest());
+    }
+  }
+
+  /** What the maker is told; every part may be empty. */
+  public record GuideJson(String how, String cue, String early, String late) {
+    static GuideJson of(Guide guide) {
+      return new GuideJson(guide.how(), guide.cue(), guide.early(), guide.late());
+    }
+
+    Guide toCore() {
+      return new Guide(text(how), text(cue), text(early), text(late));
+    }
+
+    private static String text(String value) {
+      return value == null ? "" : value;
+    }
+  }
+
+  public static StepJson of(Step step) {
+    Draft draft = new Draft(step);
+    if (step instanceof Step.Prepare prepare) {
+      draft.treatment = prepare.treatment();
+    } else if (step instanceof Step.Combine combine) {
+      draft.vessel = combine.vessel();
+      draft.liquid = combine.liquid();
+    } else if (step instanceof Step.Heat heat) {
+      draft.lid = heat.lid();
+      draft.stir = heat.stir();
+    } else if (step instanceof Step.Boil boil) {
+      draft.level = boil.level();
+      draft.lid = boil.lid();
+      draft.stir = boil.stir();
+    } else if (step instanceof Step.Steep steep) {
+      draft.lid = steep.cover();
+    } else if (step instanceof Step.Soak soak) {
+      draft.place = soak.place();
+    } else if (step instanceof Step.Macerate macerate) {
+      draft.shakeEveryDays = macerate.shakeEveryDays();
+    } else if (step instanceof Step.Cool cool) {
+      draft.celsius = cool.toC();
+      draft.way = cool.way();
+      draft.lid = cool.cover();
+    } else if (step instanceof Step.Strain strain) {
+      draft.tool = strain.tool();
+      draft.squeeze = strain.squeeze();
+    } else if (step instanceof Step.Add add) {
+      draft.celsius = add.belowC();
+    } else if (step instanceof Step.Bottle bottle) {
+      draft.container = bottle.container();
+    } else if (step instanceof Step.Freeze freeze) {
+      draft.portionMl = freeze.portionMl();
+    }
+    return draft.done();
+  }
+
+  /**
+   * Only the mapping above fills one; spares it a constructor call of eighteen arguments a kind.
+   */
+  private static final class Draft {
+    private final Step step;
+    private VesselKind vessel;
+    private Step.LiquidHeat liquid;
+    private Boolean lid;
+    private Boolean stir;
+    private Step.Level level;
+    private Place place;
+    private Integer shakeEveryDays;
+    private Double celsius;
+    private Step.CoolingWay way;
+    private StrainTool tool;
+    private Boolean squeeze;
+    private Container container;
+    private Double portionMl;
+    private Step.Treatment treatment;
+
+    Draft(Step step) {
+      this.step = step;
+    }
+
+    StepJson done() {
+      return new StepJson(
+          StepWords.kind(step),
+          step.ingredients().isEmpty() ? null : step.ingredients(),
+          step.window().map(WindowJson::of).orElse(null),
+          vessel,
+          liquid,
+          lid,
+          stir,
+          level,
+          place,
+          shakeEveryDays,
+          celsius,
+          way,
+          tool,
+          squeeze,
+          container,
+          portionMl,
+          treatment,
+          GuideJson.of(step.guide()));
+    }
+  }
+
+  /**
+   * The core's step.
+   *
+   * @param at path of this step, for problems
+   */
+  Step toCore(String at) {
+    Guide told = guide == null ? Guide.NONE : guide.toCore();
+    List<String> keys = ingredients == null ? List.of() : ingredients;
+    return switch (kind) {
+      case "wash" -> new Step.Wash(keys, told);
+      case "prepare" -> new Step.Prepare(keys, need(at, "treatment", treatment), time(at), told);
+      case "combine" ->
+          new Step.Combine(need(at, "vessel", vessel), keys, need(at, "liquid", liquid), told);
+      case "heat" -> new Step.Heat(yes(lid), yes(stir), told);
+      case "boil" -> new Step.Boil(need(at, "level", level), yes(lid), yes(stir), time(at), told);
+      case "waterBath" -> new Step.WaterBath(time(at), told);
+      case "steep" -> new Step.Steep(yes(lid), time(at), told);
+      case "soak" -> new Step.Soak(need(at, "place", place), time(at), told);
+      case "ferment" -> new Step.Ferment(time(at), told);
+      case "macerate" ->
+          new Step.Macerate(
+              (int) number(at, "shakeEveryDays", need(at, "shakeEveryDays", shakeEveryDays), 1, 60),
+              time(at),
+              told);
+      case "cool" ->
+          new Step.Cool(
+              number(at, "celsius", need(at, "celsius", celsius), 0, 100),
+              need(at, "way", way),
+              yes(lid),
+              told);
+      case "strain" -> new Step.Strain(need(at, "tool", tool), yes(squeeze), told);
+      case "blend" -> new Step.Blend(time(at), told);
+      case "add" ->
+          new Step.Add(keys, number(at, "celsius", need(at, "celsius", celsius), 0, 100), told);
+      case "bottle" -> new Step.Bottle(need(at, "container", container), told);
+      case "freeze" ->
+          new Step.Freeze(number(at, "portionMl", need(at, "portionMl", portionMl), 1, 5000), told);
+      default ->
+          throw Problem.invalid(
+              FieldProblem.of(at + ".kind", kind, "There is no step '" + kind + "'."));
+    };
+  }
+
+  private Window time(String at) {
+    WindowJson given = need(at, "window", window);
+    double most = Window.MOST_MINUTES;
+    double low =
+        number(at, "window.shortest", need(at, "window.shortest", given.shortest), 0, most);
+    double mid = number(at, "window.usual", need(at, "window.usual", given.usual), low, most);
+    double high =
+        number(at, "window.longest", need(at, "window.longest", given.longest), mid, most);
+    return new Window(low, mid, high);
+  }
+
+  private static double number(String at, String field, double value, double low, double high) {
+    if (!(value >= low && value <= high)) {
+      throw Problem.invalid(
+          FieldProblem.range(
+              at + "." + field,
+              Double.isFinite(value) ? (Object) value : String.valueOf(value),
+              "It must be %s to %s.".formatted(low, high),
+              low,
+              high));
+    }
+    return value;
+  }
+
+  private static boolean yes(Boolean value) {
+    return Boolean.TRUE.equals(value);
+  }
+
+  private static <T> T need(String at, String field, T value) {
+    if (value == null) {
+      throw Problem.invalid(FieldProblem.of(at + "." + field, null, "This is missing."));
+    }
+    return value;
+  }
+}

@@ -1,0 +1,70 @@
+package dremsa.server.wire;
+
+import dremsa.core.brew.Facts;
+import dremsa.core.brew.StepFacts;
+import dremsa.core.formula.Formula;
+import dremsa.core.kitchen.Kitchen;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Reads and writes the JSON columns. Each row carries the schema version it was written with; an
+ * older row is lifted to the present form on reading.
+ */
+@Component
+public class Stored {
+  /** The present form of formulas, kitchens and targets. */
+  public static final int VERSION = 1;
+
+  private final JsonMapper json;
+
+  Stored(JsonMapper json) {
+    this.json = json;
+  }
+
+  public String write(Object form) {
+    return json.writeValueAsString(form);
+  }
+
+  public Formula formula(String column, int version) {
+    return read(column, version, FormulaJson.class).toCore("");
+  }
+
+  public Kitchen kitchen(String column, int version) {
+    return read(column, version, KitchenJson.class).toCore();
+  }
+
+  public KitchenJson kitchenJson(String column, int version) {
+    return read(column, version, KitchenJson.class);
+  }
+
+  public TargetJson target(String column, int version) {
+    return read(column, version, TargetJson.class);
+  }
+
+  /** Minutes planned otherwise than usual, by step index. */
+  public Facts plan(String column, int version) {
+    check(version);
+    Map<Integer, Double> minutes =
+        json.readValue(column, new TypeReference<Map<Integer, Double>>() {});
+    Facts facts = Facts.NONE;
+    for (Map.Entry<Integer, Double> entry : minutes.entrySet()) {
+      facts = facts.with(entry.getKey(), StepFacts.lasting(entry.getValue()));
+    }
+    return facts;
+  }
+
+  private <T> T read(String column, int version, Class<T> type) {
+    check(version);
+    return json.readValue(column, type);
+  }
+
+  private static void check(int version) {
+    if (version != VERSION) {
+      throw new IllegalStateException(
+          "a row of schema version " + version + " is newer than this program (" + VERSION + ")");
+    }
+  }
+}

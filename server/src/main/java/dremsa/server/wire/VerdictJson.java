@@ -1,0 +1,73 @@
+package dremsa.server.wire;
+
+import dremsa.core.keep.KeepingClass;
+import dremsa.core.keep.Reason;
+import dremsa.core.keep.School;
+import dremsa.core.keep.Verdict;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How long a brew keeps, and why.
+ *
+ * @param budgetHours life at 5 °C; null when only the cap counts
+ * @param spentHours of it up to now
+ * @param spent what cost life, the dearest first
+ */
+public record VerdictJson(
+    KeepingClass keepingClass,
+    String classWords,
+    School school,
+    LocalDate lastDay,
+    boolean useNow,
+    Instant runsOut,
+    Verdict.Clock clock,
+    Instant capEnds,
+    boolean marked,
+    @Nullable Double budgetHours,
+    double spentHours,
+    List<CostJson> spent,
+    List<ReasonJson> reasons) {
+
+  /**
+   * What cost life.
+   *
+   * @param hours it lasted
+   * @param spentHours of life at 5 °C
+   */
+  public record CostJson(String cause, double hours, double spentHours) {}
+
+  /**
+   * One reason.
+   *
+   * @param code stable kind of reason
+   * @param words one sentence
+   * @param source the published work behind it; empty where there is none
+   */
+  public record ReasonJson(String code, String words, String source) {}
+
+  public static VerdictJson of(Verdict verdict) {
+    return new VerdictJson(
+        verdict.keepingClass(),
+        verdict.keepingClass().words(),
+        verdict.school(),
+        verdict.lastDay(),
+        verdict.useNow(),
+        verdict.runsOut(),
+        verdict.clock(),
+        verdict.capEnds(),
+        verdict.marked(),
+        Double.isInfinite(verdict.budgetHours()) ? null : verdict.budgetHours(),
+        verdict.spentHours(),
+        verdict.spent().stream()
+            .map(cost -> new CostJson(cost.cause(), cost.hours(), cost.spent()))
+            .toList(),
+        verdict.reasons().stream().map(VerdictJson::reason).toList());
+  }
+
+  private static ReasonJson reason(Reason reason) {
+    return new ReasonJson(reason.getClass().getSimpleName(), reason.words(), reason.source());
+  }
+}
