@@ -29,7 +29,7 @@ public record Keeping(
   public static final double FREEZER_CAP_H = 90 * 24;
 
   /** What costs less than this is not worth a line, h. */
-  private static final double WORTH_TELLING_H = 0.5;
+  private static final double WORTH_TELLING_H = 1;
 
   /** From here on a longer stay warm is worth a piece of advice, h of life. */
   private static final double DEAR_H = 24;

@@ -69,7 +69,7 @@ final class Timeline {
     if (place == Place.FRIDGE) {
       List<TracePoint> chilling = prediction.chilling();
       for (int i = 1; i < chilling.size(); i++) {
-        add(pieces, chilling.get(i - 1), chilling.get(i), begins, "cooling in the fridge");
+        add(pieces, chilling.get(i - 1), chilling.get(i), begins, "Cooling in the fridge");
         now = Math.max(now, chilling.get(i).minute() / 60);
       }
     }

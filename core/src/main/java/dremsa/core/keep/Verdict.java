@@ -45,4 +45,9 @@ public record Verdict(
     spent = List.copyOf(spent);
     reasons = List.copyOf(reasons);
   }
+
+  /** Hours of life that warmth took beyond the time that passed anyway. */
+  public double lostHours() {
+    return spent.stream().mapToDouble(cost -> Math.max(0, cost.spent() - cost.hours())).sum();
+  }
 }

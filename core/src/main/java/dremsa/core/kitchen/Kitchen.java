@@ -2,6 +2,7 @@ package dremsa.core.kitchen;
 
 import dremsa.core.measure.MeasureSystem;
 import dremsa.core.measure.ScoopSet;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -64,6 +65,21 @@ public record Kitchen(
     return vessels.stream()
         .filter(vessel -> vessel.kind() == kind && vessel.capacityMl() >= millilitres)
         .min(Comparator.comparingDouble(Vessel::capacityMl));
+  }
+
+  /** The same kitchen with a jar of this size as its largest, mL; larger ones are left out. */
+  public Kitchen withLargestJar(double millilitres) {
+    List<Vessel> changed = new ArrayList<>();
+    for (Vessel vessel : vessels) {
+      if (vessel.kind() != VesselKind.JAR || vessel.capacityMl() < millilitres * 0.99) {
+        changed.add(vessel);
+      }
+    }
+    // A jar is about 1.3 times as tall as it is wide.
+    double widthCm = Math.cbrt(millilitres / (1.3 * Math.PI / 4));
+    changed.add(
+        new Vessel("jar-largest", "Largest jar", VesselKind.JAR, widthCm, millilitres, true));
+    return new Kitchen(hobs, changed, strainers, scoops, climate, parameters);
   }
 
   /** The same kitchen with other model parameters. */

@@ -13,6 +13,9 @@ import jakarta.validation.constraints.Size;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.ZoneId;
+import org.hibernate.validator.constraints.Range;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,8 +32,14 @@ class HouseholdController {
   private final Households households;
   private final HouseholdRepository repository;
   private final Sessions sessions;
+  private final ApplicationEventPublisher events;
 
-  HouseholdController(Households households, HouseholdRepository repository, Sessions sessions) {
+  HouseholdController(
+      Households households,
+      HouseholdRepository repository,
+      Sessions sessions,
+      ApplicationEventPublisher events) {
+    this.events = events;
     this.households = households;
     this.repository = repository;
     this.sessions = sessions;
@@ -51,7 +60,20 @@ class HouseholdController {
           String password,
       @NotNull(message = "Choose your measures.") MeasureSystem measures,
       @NotNull(message = "Choose °C or °F.") Boolean fahrenheit,
-      @NotNull(message = "Choose your time zone.") String timeZone) {}
+      @NotNull(message = "Choose your time zone.") String timeZone,
+      @Valid @Nullable NewKitchen kitchen) {}
+
+  /** As much of a kitchen as the first brew needs; the rest is what a home usually has. */
+  record NewKitchen(
+      @NotNull(message = "Say how warm the room is.")
+          @Range(min = -5, max = 45, message = "A room is -5 to 45 °C.")
+          Double roomC,
+      @NotNull(message = "Say how cold the fridge is.")
+          @Range(min = 0, max = 15, message = "A fridge is 0 to 15 °C.")
+          Double fridgeC,
+      @NotNull(message = "Say what your largest jar holds.")
+          @Range(min = 100, max = 10_000, message = "A jar holds 100 to 10000 mL.")
+          Double largestJarMl) {}
 
   /** How a household measures and keeps. */
   record HouseholdChange(
@@ -92,6 +114,16 @@ class HouseholdController {
             false,
             wanted.signIn(),
             wanted.password());
+    if (wanted.kitchen() != null) {
+      NewKitchen kitchen = wanted.kitchen();
+      events.publishEvent(
+          new HouseholdMade(
+              member.household(),
+              wanted.measures(),
+              kitchen.roomC(),
+              kitchen.fridgeC(),
+              kitchen.largestJarMl()));
+    }
     sessions.begin(member, request, response);
     return view(households.of(member.household()));
   }

@@ -176,6 +176,8 @@ class BatchController {
       @Nullable WindowMoments window,
       List<StepRecord> done,
       Container container,
+      String tint,
+      TargetJson target,
       PredictionJson prediction,
       List<HappeningLine> happenings) {}
 
@@ -277,6 +279,8 @@ class BatchController {
                         s.note()))
             .toList(),
         container(run.brew().formula()),
+        run.brew().tint(),
+        run.target(),
         prediction,
         history.ofBatch(household.id(), id).stream()
             .map(

@@ -11,6 +11,7 @@ import dremsa.core.formula.Window;
 import dremsa.server.http.Problem;
 import dremsa.server.predictions.Predictions;
 import dremsa.server.wire.Stored;
+import dremsa.server.wire.TargetJson;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -32,7 +33,8 @@ public class Runs {
   }
 
   /** A batch with its prediction up to date. */
-  record Run(Brew brew, Facts facts, VesselChoice vessels, Prediction prediction) {}
+  record Run(
+      Brew brew, TargetJson target, Facts facts, VesselChoice vessels, Prediction prediction) {}
 
   /** A finished batch as it really was. */
   @Transactional(readOnly = true)
@@ -96,7 +98,12 @@ public class Runs {
             formula, stored.kitchen(snapshot.kitchen(), snapshot.schemaVersion()), "formula");
     Facts facts = facts(batch, formula, now);
     VesselChoice vessels = brew.vesselsFor(batch.scale());
-    return new Run(brew, facts, vessels, brew.predict(batch.scale(), vessels, facts));
+    return new Run(
+        brew,
+        stored.target(snapshot.target(), snapshot.schemaVersion()),
+        facts,
+        vessels,
+        brew.predict(batch.scale(), vessels, facts));
   }
 
   private Facts facts(Batch batch, Formula formula, Instant now) {

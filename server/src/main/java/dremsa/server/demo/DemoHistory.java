@@ -64,7 +64,7 @@ class DemoHistory {
       "lemon-balm-spray", "fennel-seed-rinse", "nettle-powder-spray", "lemon-balm-spray"
     };
     int count = 0;
-    for (double day = DAYS; day > 1.2; day -= 2.2 + dice.nextDouble() * 2.4) {
+    for (double day = DAYS; day > 0.7; day -= day > 6 ? 2.2 + dice.nextDouble() * 2.4 : 1.1) {
       Instant start =
           now.minus(Duration.ofMinutes(Math.round(day * 24 * 60))).minus(Duration.ofHours(5));
       brew(household, formulas[count % formulas.length], start, now, dice, count);
@@ -142,7 +142,7 @@ class DemoHistory {
         return;
       }
       Shelf.Standing bottle = standing.get(0);
-      if (at.atZone(ZONE).toLocalDate().isAfter(bottle.lastDay())) {
+      if (at.isAfter(bottle.lastDay().plusDays(1).atStartOfDay(ZONE).toInstant())) {
         discard(household, bottle, DiscardReason.DATE, "", at);
       } else if (!liked) {
         discard(
@@ -150,7 +150,7 @@ class DemoHistory {
       } else if (went && at.isAfter(bottled.plus(Duration.ofDays(4)))) {
         discard(household, bottle, DiscardReason.SMELL, "Smelt sour when opened.", at);
       } else {
-        double some = 25 + 10 * dice.nextInt(6);
+        double some = 15 + 10 * dice.nextInt(5);
         shelf.take(household, bottle.id(), bottle.version(), Math.min(some, bottle.leftMl()), at);
         at = at.plus(Duration.ofHours(14 + dice.nextInt(26)));
       }

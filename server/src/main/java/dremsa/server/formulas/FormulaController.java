@@ -31,7 +31,8 @@ class FormulaController {
       List<String> ingredients,
       double usualMinutes,
       int strainings,
-      Container container) {}
+      Container container,
+      String tint) {}
 
   /** A formula with the names of what is in it. */
   record FormulaView(FormulaJson formula, String method, List<IngredientView> ingredients) {}
@@ -82,6 +83,12 @@ class FormulaController {
             .filter(Step.Bottle.class::isInstance)
             .map(step -> ((Step.Bottle) step).container())
             .findFirst()
-            .orElse(Container.JAR));
+            .orElse(Container.JAR),
+        formula.ingredients().stream()
+            .map(ingredient -> Materials.standard().get(ingredient.material()))
+            .filter(material -> material.kind().isPlant())
+            .map(Material::tint)
+            .findFirst()
+            .orElse("C9DDE6"));
   }
 }

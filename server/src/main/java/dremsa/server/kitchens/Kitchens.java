@@ -1,13 +1,17 @@
 package dremsa.server.kitchens;
 
+import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.measure.MeasureSystem;
+import dremsa.server.accounts.HouseholdMade;
 import dremsa.server.accounts.Households;
 import dremsa.server.http.Problem;
 import dremsa.server.wire.KitchenJson;
 import dremsa.server.wire.Stored;
 import java.util.UUID;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Finds the kitchen of a household; a household that set none up has the usual one. */
@@ -46,6 +50,15 @@ public class Kitchens {
   private Kitchen usual(UUID household) {
     MeasureSystem system = households.of(household).measureSystem();
     return Kitchen.usual(system);
+  }
+
+  @EventListener
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void made(HouseholdMade event) {
+    Kitchen usual = Kitchen.usual(event.measures());
+    Climate climate = new Climate(event.roomC(), event.fridgeC(), usual.climate().freezerC());
+    Kitchen kitchen = usual.withClimate(climate).withLargestJar(event.largestJarMl());
+    save(event.household(), KitchenJson.of(kitchen), 0);
   }
 
   /**

@@ -101,7 +101,7 @@ public class Predictions {
             : Map.of();
     Instant bottled = start.plusMillis(Math.round(prediction.heat().bottledMinute() * 60_000));
     Verdict verdict = Keeping.inFridge(start, zone, school).judge(brew, prediction, bottled);
-    return PredictionJson.of(brew, scale, vessels, prediction, ranges, verdict);
+    return PredictionJson.of(brew, scale, vessels, prediction, ranges, bottled, verdict);
   }
 
   private static final Map<String, ToDoubleFunction<Prediction>> RANGED = ranged();

@@ -17,6 +17,7 @@ import dremsa.core.keep.Verdict;
 import dremsa.core.kitchen.VesselKind;
 import dremsa.core.scale.Portion;
 import dremsa.core.scale.Scaling;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -37,6 +38,7 @@ public record PredictionJson(
     ThicknessJson thickness,
     List<StrengthJson> strengths,
     double totalMinutes,
+    Instant bottledAt,
     VerdictJson keeping) {
 
   /** A value with its believable range; low and high are null where no range was reckoned. */
@@ -108,6 +110,7 @@ public record PredictionJson(
       VesselChoice vessels,
       Prediction prediction,
       Map<String, Range> ranges,
+      Instant bottledAt,
       Verdict verdict) {
     List<StepOutcome> outcomes = prediction.steps();
     double strongest =
@@ -133,6 +136,7 @@ public record PredictionJson(
             .map(s -> new StrengthJson(s.ingredient(), s.extracted() * 100, s.gramsPer100Ml()))
             .toList(),
         outcomes.get(outcomes.size() - 1).endMinute(),
+        bottledAt,
         VerdictJson.of(verdict));
   }
 

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param budgetHours life at 5 °C; null when only the cap counts
  * @param spentHours of it up to now
+ * @param lostHours of it that warmth took beyond the time that passed anyway
  * @param spent what cost life, the dearest first
  */
 public record VerdictJson(
@@ -28,6 +29,7 @@ public record VerdictJson(
     boolean marked,
     @Nullable Double budgetHours,
     double spentHours,
+    double lostHours,
     List<CostJson> spent,
     List<ReasonJson> reasons) {
 
@@ -61,6 +63,7 @@ public record VerdictJson(
         verdict.marked(),
         Double.isInfinite(verdict.budgetHours()) ? null : verdict.budgetHours(),
         verdict.spentHours(),
+        verdict.budgetHours() > 1e6 ? 0 : verdict.lostHours(),
         verdict.spent().stream()
             .map(cost -> new CostJson(cost.cause(), cost.hours(), cost.spent()))
             .toList(),

@@ -1,0 +1,112 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './generated/schema';
+
+type Schemas = components['schemas'];
+export type Problem = Schemas['Problem'];
+export type FieldProblem = NonNullable<Problem['errors']>[number];
+export type Prediction = Schemas['PredictionJson'];
+export type Verdict = Schemas['VerdictJson'];
+export type StepPlan = Schemas['StepPlanJson'];
+export type Target = Schemas['TargetJson'];
+export type Run = Schemas['RunView'];
+export type RunLine = Schemas['RunLine'];
+export type BottleLine = Schemas['BottleLine'];
+export type BottleView = Schemas['BottleView'];
+export type Household = Schemas['HouseholdView'];
+export type Kitchen = Schemas['KitchenJson'];
+export type FormulaLine = Schemas['FormulaLine'];
+export type HistoryLine = Schemas['HistoryLine'];
+export type Container = BottleLine['container'];
+export type DiscardReason = Schemas['Discard']['reason'];
+export type MeasureSystem = Household['measures'];
+
+/** A request that was not carried out, with what the server said of it. */
+export class ProblemError extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail);
+  }
+
+  /** Nobody answered: the network or the server is away. */
+  get offline() {
+    return this.problem.status === 0;
+  }
+
+  /** What is said of one field, if anything is. */
+  of(field: string): FieldProblem | undefined {
+    return this.problem.errors?.find((e) => e.field === field);
+  }
+}
+
+const OFFLINE: Problem = {
+  type: 'urn:dremsa:problem:offline',
+  title: 'No answer',
+  status: 0,
+  detail: 'Dremsa does not answer. What you typed is still here; try again in a moment.',
+};
+
+function cookie(name: string): string {
+  const found = document.cookie.split('; ').find((c) => c.startsWith(name + '='));
+  return found ? decodeURIComponent(found.slice(name.length + 1)) : '';
+}
+
+/** The typed client of the whole API. Pass its calls through {@link ask}. */
+export const api = createClient<paths>({
+  baseUrl: typeof window === 'undefined' ? '' : window.location.origin,
+  fetch: (request) => globalThis.fetch(request),
+});
+
+api.use({
+  onRequest({ request }) {
+    if (request.method !== 'GET') {
+      request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN'));
+    }
+    return request;
+  },
+});
+
+/**
+ * Waits for an answer and hands out its data.
+ *
+ * @throws ProblemError when the server refused, or nobody answered
+ */
+export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>) {
+  let answer;
+  try {
+    answer = await call;
+  } catch {
+    throw new ProblemError(OFFLINE);
+  }
+  if (answer.error !== undefined || !answer.response.ok) {
+    const said = answer.error as Partial<Problem> | undefined;
+    throw new ProblemError({
+      type: said?.type ?? 'urn:dremsa:problem:unexpected',
+      title: said?.title ?? 'Not done',
+      status: answer.response.status,
+      detail: said?.detail ?? 'That did not work. Nothing was changed.',
+      errors: said?.errors,
+    });
+  }
+  return answer.data as T;
+}
+
+/** A key for a request that may be repeated: the same tap always carries the same one. */
+export function newKey(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  return Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
+}
+
+/** Query keys; everything of a household hangs below one, so that a change refreshes it all. */
+export const keys = {
+  session: ['session'] as const,
+  all: ['household'] as const,
+  household: ['household', 'settings'] as const,
+  kitchen: ['household', 'kitchen'] as const,
+  shelf: ['household', 'shelf'] as const,
+  bottle: (id: string) => ['household', 'bottle', id] as const,
+  running: ['household', 'running'] as const,
+  run: (id: string) => ['household', 'run', id] as const,
+  history: ['household', 'history'] as const,
+  prediction: (question: unknown) => ['household', 'prediction', question] as const,
+  formulas: ['formulas'] as const,
+  formula: (id: string) => ['formulas', id] as const,
+};

@@ -1,0 +1,94 @@
+import {
+  keepPreviousData,
+  useInfiniteQuery,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import type { components } from './generated/schema';
+import { api, ask, keys } from './client';
+
+export type Question = components['schemas']['Question'];
+
+export const useSession = () =>
+  useQuery({ queryKey: keys.session, queryFn: () => ask(api.GET('/api/session')) });
+
+export const useHousehold = () =>
+  useQuery({ queryKey: keys.household, queryFn: () => ask(api.GET('/api/household')) });
+
+export const useKitchen = () =>
+  useQuery({ queryKey: keys.kitchen, queryFn: () => ask(api.GET('/api/kitchen')) });
+
+export const useFormulas = () =>
+  useQuery({
+    queryKey: keys.formulas,
+    queryFn: () => ask(api.GET('/api/formulas')),
+    staleTime: Infinity,
+  });
+
+export const useFormula = (id: string) =>
+  useQuery({
+    queryKey: keys.formula(id),
+    queryFn: () => ask(api.GET('/api/formulas/{id}', { params: { path: { id } } })),
+    staleTime: Infinity,
+  });
+
+/** How a brew would go; keeps the last answer on screen while the next one is on its way. */
+export const usePrediction = (question: Question) =>
+  useQuery({
+    queryKey: keys.prediction(question),
+    queryFn: ({ signal }) => ask(api.POST('/api/predictions', { body: question, signal })),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+
+export const useShelf = () =>
+  useQuery({ queryKey: keys.shelf, queryFn: () => ask(api.GET('/api/bottles')) });
+
+export const useBottle = (id: string) =>
+  useQuery({
+    queryKey: keys.bottle(id),
+    queryFn: () => ask(api.GET('/api/bottles/{id}', { params: { path: { id } } })),
+  });
+
+export const useRunning = () =>
+  useQuery({ queryKey: keys.running, queryFn: () => ask(api.GET('/api/batches/running')) });
+
+export const useRun = (id: string) =>
+  useQuery({
+    queryKey: keys.run(id),
+    queryFn: () => ask(api.GET('/api/batches/{id}', { params: { path: { id } } })),
+    // A late step shortens the keeping: ask again now and then even when nothing was tapped.
+    refetchInterval: 60_000,
+  });
+
+export const useHistory = () =>
+  useInfiniteQuery({
+    queryKey: keys.history,
+    queryFn: ({ pageParam }) =>
+      ask(api.GET('/api/history', { params: { query: { page: pageParam } } })),
+    initialPageParam: 0,
+    getNextPageParam: (last) => (last.more ? last.page + 1 : undefined),
+  });
+
+/**
+ * Listens for changes made elsewhere and asks again for what is shown.
+ *
+ * @returns whether the line to the server is open
+ */
+export function useChanges(): boolean {
+  const client = useQueryClient();
+  const [open, setOpen] = useState(true);
+  useEffect(() => {
+    if (typeof EventSource === 'undefined') return;
+    const stream = new EventSource('/api/changes');
+    stream.addEventListener('revision', () => {
+      setOpen(true);
+      void client.invalidateQueries({ queryKey: keys.all });
+    });
+    stream.onopen = () => setOpen(true);
+    stream.onerror = () => setOpen(false);
+    return () => stream.close();
+  }, [client]);
+  return open;
+}

@@ -1,0 +1,70 @@
+import { MantineProvider } from '@mantine/core';
+import { Notifications } from '@mantine/notifications';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { ProblemError } from '../api/client';
+import { useSession } from '../api/queries';
+import { NewHousehold } from '../features/accounts/NewHousehold';
+import { SignIn } from '../features/accounts/SignIn';
+import { BenchPage } from '../features/bench/BenchPage';
+import { RunPage } from '../features/bench/RunPage';
+import { FormulasPage } from '../features/formulas/FormulasPage';
+import { KitchenPage } from '../features/kitchens/KitchenPage';
+import { MeasurePage } from '../features/predictions/MeasurePage';
+import { BottlePage } from '../features/shelf/BottlePage';
+import { HistoryPage } from '../features/shelf/HistoryPage';
+import { ShelfPage } from '../features/shelf/ShelfPage';
+import { Shell } from './Shell';
+import { Waiting } from './states';
+import { theme } from './theme';
+
+const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 5_000,
+      // What the server refused stays refused; only a lost line is worth another try.
+      retry: (count, error) => count < 3 && error instanceof ProblemError && error.offline,
+    },
+  },
+});
+
+export function App() {
+  return (
+    <MantineProvider theme={theme} defaultColorScheme="auto">
+      <QueryClientProvider client={client}>
+        <Notifications position="top-right" />
+        <BrowserRouter>
+          <Views />
+        </BrowserRouter>
+      </QueryClientProvider>
+    </MantineProvider>
+  );
+}
+
+function Views() {
+  const session = useSession();
+  if (session.isPending) return <Waiting />;
+  if (!session.data?.signIn) {
+    return (
+      <Routes>
+        <Route path="/new-household" element={<NewHousehold />} />
+        <Route path="*" element={<SignIn demo={session.data?.demo ?? false} />} />
+      </Routes>
+    );
+  }
+  return (
+    <Routes>
+      <Route element={<Shell />}>
+        <Route path="/choose" element={<FormulasPage />} />
+        <Route path="/choose/:id" element={<MeasurePage />} />
+        <Route path="/brew" element={<BenchPage />} />
+        <Route path="/brew/:id" element={<RunPage />} />
+        <Route path="/keep" element={<ShelfPage />} />
+        <Route path="/keep/history" element={<HistoryPage />} />
+        <Route path="/keep/:id" element={<BottlePage />} />
+        <Route path="/kitchen" element={<KitchenPage />} />
+        <Route path="*" element={<Navigate to="/keep" replace />} />
+      </Route>
+    </Routes>
+  );
+}

@@ -1,0 +1,71 @@
+import { Button } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import type { ReactNode } from 'react';
+import { ProblemError } from '../api/client';
+
+/** Shown while the first answer is on its way. */
+export function Waiting() {
+  return (
+    <div className="page" aria-busy="true">
+      <p className="soft">One moment …</p>
+    </div>
+  );
+}
+
+/** Shown when a screen cannot be filled; offers another try. */
+export function Failed({ error, again }: { error: unknown; again?: () => void }) {
+  const gone = error instanceof ProblemError && error.problem.status === 404;
+  return (
+    <div className="trouble stack" role="alert">
+      <h2>{gone ? 'This is not here' : 'That did not come'}</h2>
+      <p>{error instanceof Error ? error.message : 'Something went wrong.'}</p>
+      {again && !gone && (
+        <div>
+          <Button variant="outline" onClick={again}>
+            Try again
+          </Button>
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** Shown where a list has nothing yet, with what to do next. */
+export function Empty({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <div className="empty stack">
+      <h2>{title}</h2>
+      {children}
+    </div>
+  );
+}
+
+/** What the server said of a request, told once at the edge of the screen. */
+export function tell(error: unknown) {
+  notifications.show({
+    color: 'madder',
+    title: error instanceof ProblemError && error.offline ? 'No answer' : 'Not done',
+    message: error instanceof Error ? error.message : 'Something went wrong.',
+    autoClose: 8000,
+  });
+}
+
+/** Something done that can be taken back. */
+export function done(message: string, undo: () => void) {
+  const id = notifications.show({
+    title: message,
+    message: (
+      <Button
+        size="compact-md"
+        variant="outline"
+        onClick={() => {
+          notifications.hide(id);
+          undo();
+        }}
+      >
+        Undo
+      </Button>
+    ),
+    autoClose: 12000,
+  });
+}

@@ -1,0 +1,174 @@
+import {
+  Button,
+  NumberInput,
+  PasswordInput,
+  SegmentedControl,
+  Select,
+  TextInput,
+} from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { api, ask, keys, type MeasureSystem } from '../../api/client';
+import { said, saidElse } from '../../app/fields';
+import { MEASURES, TEMPERATURES, ZONES, ownZone } from './choices';
+
+/** Makes a household: who, how it measures, and as much of the kitchen as the first brew needs. */
+export function NewHousehold() {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [form, setForm] = useState({
+    name: '',
+    signIn: '',
+    password: '',
+    measures: 'METRIC' as MeasureSystem,
+    degrees: 'C',
+    timeZone: ownZone(),
+    roomC: 21 as number | string,
+    fridgeC: 5 as number | string,
+    jarMl: 1000 as number | string,
+  });
+  const set = (change: Partial<typeof form>) => setForm({ ...form, ...change });
+  const make = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/households', {
+          body: {
+            name: form.name,
+            signIn: form.signIn,
+            password: form.password,
+            measures: form.measures,
+            fahrenheit: form.degrees === 'F',
+            timeZone: form.timeZone,
+            kitchen: {
+              roomC: Number(form.roomC),
+              fridgeC: Number(form.fridgeC),
+              largestJarMl: Number(form.jarMl),
+            },
+          },
+        }),
+      ),
+    onSuccess: async () => {
+      client.removeQueries({ queryKey: keys.all });
+      await client.invalidateQueries({ queryKey: keys.session });
+      await navigate('/choose');
+    },
+  });
+  const fields = [
+    'name',
+    'signIn',
+    'password',
+    'timeZone',
+    'kitchen.roomC',
+    'kitchen.fridgeC',
+    'kitchen.largestJarMl',
+  ];
+  return (
+    <main className="page" id="main" style={{ maxWidth: 760 }}>
+      <form
+        className="stack wide"
+        onSubmit={(e) => {
+          e.preventDefault();
+          make.mutate();
+        }}
+      >
+        <div className="stack">
+          <h1>Make a household</h1>
+          <TextInput
+            label="What is it called?"
+            placeholder="The kitchen at home"
+            value={form.name}
+            onChange={(e) => set({ name: e.currentTarget.value })}
+            error={said(make.error, 'name')}
+            required
+          />
+          <TextInput
+            label="Your sign-in name"
+            value={form.signIn}
+            onChange={(e) => set({ signIn: e.currentTarget.value })}
+            autoComplete="username"
+            error={said(make.error, 'signIn')}
+            required
+          />
+          <PasswordInput
+            label="A password, 8 characters or more"
+            value={form.password}
+            onChange={(e) => set({ password: e.currentTarget.value })}
+            autoComplete="new-password"
+            error={said(make.error, 'password')}
+            required
+          />
+        </div>
+        <div className="stack">
+          <h2>How you measure</h2>
+          <Select
+            label="Spoons and cups"
+            data={MEASURES}
+            value={form.measures}
+            onChange={(v) => set({ measures: v as MeasureSystem })}
+          />
+          <div>
+            <p id="degrees">Temperatures</p>
+            <SegmentedControl
+              aria-labelledby="degrees"
+              data={TEMPERATURES}
+              value={form.degrees}
+              onChange={(degrees) => set({ degrees })}
+            />
+          </div>
+          <Select
+            label="Time zone"
+            data={ZONES}
+            searchable
+            value={form.timeZone}
+            onChange={(v) => set({ timeZone: v! })}
+            error={said(make.error, 'timeZone')}
+          />
+        </div>
+        <div className="stack">
+          <h2>Your kitchen</h2>
+          <p className="soft">
+            Enough for the first brew. Pots, spoons and the rest are set to what a home usually has;
+            change them under the household&rsquo;s name in the top line.
+          </p>
+          <div className="row end">
+            <NumberInput
+              label="Room, °C"
+              value={form.roomC}
+              onChange={(roomC) => set({ roomC })}
+              error={said(make.error, 'kitchen.roomC')}
+              w={130}
+            />
+            <NumberInput
+              label="Fridge, °C"
+              value={form.fridgeC}
+              onChange={(fridgeC) => set({ fridgeC })}
+              error={said(make.error, 'kitchen.fridgeC')}
+              w={130}
+            />
+            <NumberInput
+              label="Largest jar, mL"
+              value={form.jarMl}
+              onChange={(jarMl) => set({ jarMl })}
+              error={said(make.error, 'kitchen.largestJarMl')}
+              w={160}
+            />
+          </div>
+        </div>
+        {saidElse(make.error, fields) && (
+          <p className="trouble" role="alert">
+            {saidElse(make.error, fields)}
+          </p>
+        )}
+        <div className="row">
+          <Button type="submit" loading={make.isPending}>
+            Make it and choose a brew
+          </Button>
+          <Button variant="subtle" component={Link} to="/sign-in">
+            Back
+          </Button>
+        </div>
+      </form>
+    </main>
+  );
+}

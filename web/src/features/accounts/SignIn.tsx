@@ -1,0 +1,87 @@
+import { Button, PasswordInput, TextInput } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api, ask, keys } from '../../api/client';
+import { said, saidElse } from '../../app/fields';
+import { BottlePicture } from '../../signature';
+
+/** The door. */
+export function SignIn({ demo }: { demo: boolean }) {
+  const client = useQueryClient();
+  const [name, setName] = useState('');
+  const [password, setPassword] = useState('');
+  const enter = () => {
+    client.removeQueries({ queryKey: keys.all });
+    return client.invalidateQueries({ queryKey: keys.session });
+  };
+  const signIn = useMutation({
+    mutationFn: () => ask(api.POST('/api/session', { body: { signIn: name, password } })),
+    onSuccess: enter,
+  });
+  const look = useMutation({
+    mutationFn: () => ask(api.POST('/api/session/demo')),
+    onSuccess: enter,
+  });
+  const error = signIn.error ?? look.error;
+  return (
+    <main className="page" id="main" style={{ maxWidth: 880 }}>
+      <div className="two" style={{ paddingTop: '6vh' }}>
+        <form
+          className="stack"
+          onSubmit={(e) => {
+            e.preventDefault();
+            signIn.mutate();
+          }}
+        >
+          <h1 style={{ fontSize: '2.8rem' }}>Dremsa</h1>
+          <p className="soft">
+            The workbench of a person who brews hair care at home: measured, timed, and thrown away
+            on the right day.
+          </p>
+          <TextInput
+            label="Sign-in name"
+            value={name}
+            onChange={(e) => setName(e.currentTarget.value)}
+            autoComplete="username"
+            error={said(error, 'signIn')}
+            required
+          />
+          <PasswordInput
+            label="Password"
+            value={password}
+            onChange={(e) => setPassword(e.currentTarget.value)}
+            autoComplete="current-password"
+            error={said(error, 'password')}
+            required
+          />
+          {saidElse(error, ['signIn', 'password']) && (
+            <p className="trouble" role="alert">
+              {saidElse(error, ['signIn', 'password'])}
+            </p>
+          )}
+          <div className="row">
+            <Button type="submit" loading={signIn.isPending}>
+              Come in
+            </Button>
+            <Button variant="outline" component={Link} to="/new-household">
+              Make a household
+            </Button>
+          </div>
+          {demo && (
+            <div>
+              <Button variant="subtle" onClick={() => look.mutate()} loading={look.isPending}>
+                Look around the demo kitchen
+              </Button>
+            </div>
+          )}
+        </form>
+        <div aria-hidden="true" style={{ display: 'flex', alignItems: 'flex-end' }}>
+          <BottlePicture container="SPRAY" fill={0.8} tint="A7A24F" sizeMl={500} scale={1.5} />
+          <BottlePicture container="JAR" fill={0.5} tint="CDB25A" sizeMl={250} scale={1.5} />
+          <BottlePicture container="APPLICATOR" fill={0.9} tint="66793B" sizeMl={250} scale={1.5} />
+        </div>
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,86 @@
+import { Button, NumberInput, Select } from '@mantine/core';
+import type { Container, Target } from '../../api/client';
+import { said } from '../../app/fields';
+import { CONTAINERS } from './containers';
+
+export interface Fill {
+  container: Container;
+  sizeMl: number | string;
+  millilitres: number | string;
+}
+
+/** Bottles as they were measured for, filled with what there really is. */
+export function proposedFills(container: Container, target: Target, millilitres: number): Fill[] {
+  const size =
+    target.size?.value ??
+    [50, 100, 150, 250, 500, 1000, 2000].find((s) => s >= millilitres) ??
+    5000;
+  const count = target.count ?? Math.max(1, Math.ceil(millilitres / size - 0.02));
+  let left = Math.floor(millilitres);
+  return Array.from({ length: count }, () => {
+    const fill = Math.max(1, Math.min(size, left));
+    left -= fill;
+    return { container, sizeMl: size, millilitres: fill };
+  });
+}
+
+/** What it went into, one line a container. */
+export function BottleFills({
+  fills,
+  error,
+  onChange,
+}: {
+  fills: Fill[];
+  error: unknown;
+  onChange: (fills: Fill[]) => void;
+}) {
+  const set = (i: number, part: Partial<Fill>) =>
+    onChange(fills.map((f, n) => (n === i ? { ...f, ...part } : f)));
+  return (
+    <div className="stack">
+      {fills.map((fill, i) => (
+        <div className="row end" key={i}>
+          <Select
+            label={`Container ${i + 1}`}
+            data={CONTAINERS}
+            value={fill.container}
+            onChange={(c) => set(i, { container: c as Container })}
+            style={{ flex: '1 1 150px' }}
+          />
+          <NumberInput
+            label="holds, mL"
+            value={fill.sizeMl}
+            onChange={(sizeMl) => set(i, { sizeMl })}
+            error={said(error, `bottles[${i}].sizeMl`)}
+            w={100}
+          />
+          <NumberInput
+            label="filled, mL"
+            value={fill.millilitres}
+            onChange={(millilitres) => set(i, { millilitres })}
+            error={said(error, `bottles[${i}].millilitres`)}
+            w={100}
+          />
+          {fills.length > 1 && (
+            <Button
+              variant="subtle"
+              aria-label={`Leave container ${i + 1} out`}
+              onClick={() => onChange(fills.filter((_, n) => n !== i))}
+            >
+              ✕
+            </Button>
+          )}
+        </div>
+      ))}
+      <div>
+        <Button
+          variant="subtle"
+          size="compact-md"
+          onClick={() => onChange([...fills, { ...fills[fills.length - 1]!, millilitres: '' }])}
+        >
+          One more container
+        </Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,239 @@
+import { Button, NumberInput, TextInput } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { api, ask, keys, newKey, type BottleView, type DiscardReason } from '../../api/client';
+import { useBottle } from '../../api/queries';
+import { said, saidElse } from '../../app/fields';
+import { useFormat, type Format } from '../../app/format';
+import { done, Failed, tell, Waiting } from '../../app/states';
+import { BottlePicture, KeepingBand } from '../../signature';
+import { DISCARD_WORDS, happened, tagWords } from './words';
+
+/** A bottle: how long, why, what happened to it. */
+export function BottlePage() {
+  const { id = '' } = useParams();
+  const bottle = useBottle(id);
+  const format = useFormat();
+  if (bottle.isPending) return <Waiting />;
+  if (bottle.isError) {
+    return (
+      <main className="page" id="main">
+        <Failed error={bottle.error} again={() => bottle.refetch()} />
+      </main>
+    );
+  }
+  return <Bottle key={id} view={bottle.data} format={format} />;
+}
+
+function Bottle({ view, format }: { view: BottleView; format: Format }) {
+  const { bottle, keeping } = view;
+  const client = useQueryClient();
+  const [ml, setMl] = useState<number | string>('');
+  const [leaving, setLeaving] = useState(bottle.freshness === 'OVER');
+  const [note, setNote] = useState('');
+  const key = useRef(newKey());
+  const path = { params: { path: { id: bottle.id } } };
+  const put = async (next: BottleView, words?: string) => {
+    key.current = newKey();
+    setMl('');
+    client.setQueryData(keys.bottle(bottle.id), next);
+    if (words) {
+      done(words, () => undo.mutate(next.bottle.version));
+    }
+    await client.invalidateQueries({ queryKey: keys.all });
+  };
+  const take = useMutation({
+    mutationFn: (millilitres: number) =>
+      ask(
+        api.POST('/api/bottles/{id}/take', {
+          params: { ...path.params, header: { 'Idempotency-Key': key.current } },
+          body: { version: bottle.version, millilitres },
+        }),
+      ),
+    onSuccess: (next) => put(next, 'Taken'),
+    onError: () => {
+      key.current = newKey();
+    },
+  });
+  const finish = useMutation({
+    mutationFn: () =>
+      ask(api.POST('/api/bottles/{id}/finish', { ...path, body: { version: bottle.version } })),
+    onSuccess: (next) => put(next, 'Finished'),
+    onError: tell,
+  });
+  const discard = useMutation({
+    mutationFn: (reason: DiscardReason) =>
+      ask(
+        api.POST('/api/bottles/{id}/discard', {
+          ...path,
+          body: { version: bottle.version, reason, note },
+        }),
+      ),
+    onSuccess: (next) => put(next, 'Thrown away'),
+    onError: tell,
+  });
+  const undo = useMutation({
+    mutationFn: (version: number) =>
+      ask(api.POST('/api/bottles/{id}/undo', { ...path, body: { version } })),
+    onSuccess: (next) => put(next),
+    onError: tell,
+  });
+  const standing = bottle.status === 'STANDING';
+  return (
+    <main className="page" id="main">
+      <p className="soft">
+        <Link to="/keep">The shelf</Link> · {view.code}, bottle {bottle.number}
+      </p>
+      <div className="run" style={{ gridTemplateColumns: undefined }}>
+        <div className="stack">
+          <h1>{bottle.name}</h1>
+          <div className="row" style={{ alignItems: 'flex-end' }}>
+            <BottlePicture
+              container={bottle.container}
+              fill={bottle.leftMl / bottle.sizeMl}
+              tint={bottle.tint}
+              sizeMl={bottle.sizeMl}
+              scale={1.4}
+            />
+            <div>
+              <span className={`tag ${standing ? bottle.freshness : ''}`}>
+                <b>
+                  {standing
+                    ? tagWords(bottle, format)
+                    : bottle.status === 'FINISHED'
+                      ? 'finished'
+                      : 'thrown away'}
+                </b>
+                {Math.round(bottle.leftMl)} mL left
+              </span>
+              <p className="soft small">
+                of {Math.round(bottle.filledMl)} mL, filled {format.moment(bottle.filledAt)}
+              </p>
+            </div>
+          </div>
+          {standing && (
+            <form
+              className="stack"
+              onSubmit={(e) => {
+                e.preventDefault();
+                take.mutate(Number(ml));
+              }}
+            >
+              <div className="row end">
+                <NumberInput
+                  label="Take some, mL"
+                  value={ml}
+                  onChange={setMl}
+                  error={said(take.error, 'millilitres')}
+                  style={{ flex: 1 }}
+                />
+                <Button type="submit" disabled={ml === ''} loading={take.isPending}>
+                  Take
+                </Button>
+              </div>
+              {saidElse(take.error, ['millilitres']) && (
+                <p className="trouble" role="alert">
+                  {saidElse(take.error, ['millilitres'])}
+                </p>
+              )}
+              <div className="row">
+                <Button
+                  variant="outline"
+                  onClick={() => finish.mutate()}
+                  loading={finish.isPending}
+                >
+                  It is finished
+                </Button>
+                <Button variant="outline" color="madder" onClick={() => setLeaving(!leaving)}>
+                  Throw away
+                </Button>
+              </div>
+              {leaving && (
+                <div className="stack sheet">
+                  <h3>Why?</h3>
+                  <div className="row">
+                    {(Object.keys(DISCARD_WORDS) as DiscardReason[]).map((reason) => (
+                      <Button
+                        key={reason}
+                        variant="outline"
+                        color="madder"
+                        onClick={() => discard.mutate(reason)}
+                      >
+                        {DISCARD_WORDS[reason]}
+                      </Button>
+                    ))}
+                  </div>
+                  <TextInput
+                    label="A word on it, if you like"
+                    value={note}
+                    onChange={(e) => setNote(e.currentTarget.value)}
+                    maxLength={400}
+                  />
+                </div>
+              )}
+            </form>
+          )}
+          {!standing && (
+            <div>
+              <Button
+                variant="outline"
+                onClick={() => undo.mutate(bottle.version)}
+                loading={undo.isPending}
+              >
+                Put it back on the shelf
+              </Button>
+            </div>
+          )}
+        </div>
+        <div className="stack wide">
+          <section>
+            <h2>
+              {bottle.useNow ? 'For use at once' : `Last day ${format.dayLong(bottle.lastDay)}`}
+            </h2>
+            <KeepingBand
+              keeping={keeping}
+              bottledAt={Date.parse(bottle.filledAt)}
+              format={format}
+              now={standing ? Date.parse(view.now) : undefined}
+            />
+            {keeping.reasons.map((r) => (
+              <p key={r.words} className="reason">
+                {r.words}
+                {r.source && <span className="soft">{r.source}</span>}
+              </p>
+            ))}
+            <p className="caution">
+              Mould, gas, slime or an off smell: throw it away whatever the day says. For hair, not
+              for drinking.
+            </p>
+          </section>
+          <section>
+            <h2>What is in it</h2>
+            <p>
+              {view.ingredients.join(', ')} ·{' '}
+              <Link to={`/brew/${bottle.batchId}`}>how it was brewed</Link>
+            </p>
+          </section>
+          <section>
+            <h2>What happened to it</h2>
+            {view.happenings.length === 0 && <p className="soft">Nothing yet: it is full.</p>}
+            <ul className="lines">
+              {view.happenings.map((h, i) => (
+                <li key={i} className="spread">
+                  <span style={{ textDecoration: h.undone ? 'line-through' : undefined }}>
+                    {happened(h)}
+                  </span>
+                  <span className="soft small">
+                    {h.undone ? 'taken back · ' : ''}
+                    {format.moment(h.at)}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        </div>
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,59 @@
+import { Button } from '@mantine/core';
+import { Link } from 'react-router';
+import { useHistory } from '../../api/queries';
+import { useFormat } from '../../app/format';
+import { Empty, Failed, Waiting } from '../../app/states';
+import { happened } from './words';
+
+/** Everything that ever happened, the newest first. */
+export function HistoryPage() {
+  const history = useHistory();
+  const format = useFormat();
+  if (history.isPending) return <Waiting />;
+  const lines = history.data?.pages.flatMap((p) => p.lines) ?? [];
+  const days = [...new Set(lines.map((l) => format.dateOf(l.at)))];
+  return (
+    <main className="page" id="main" style={{ maxWidth: 860 }}>
+      <p className="soft">
+        <Link to="/keep">The shelf</Link>
+      </p>
+      <h1>Everything that happened</h1>
+      {history.isError && <Failed error={history.error} again={() => history.refetch()} />}
+      {history.isSuccess && lines.length === 0 && (
+        <Empty title="Nothing has happened yet.">
+          <p>Every brew, every bottle and every spoonful will stand here.</p>
+        </Empty>
+      )}
+      {days.map((day) => (
+        <section key={day} style={{ marginTop: 20 }}>
+          <h2>{format.dayLong(day)}</h2>
+          <ul className="lines">
+            {lines
+              .filter((l) => format.dateOf(l.at) === day)
+              .map((l) => (
+                <li key={l.id} className="spread">
+                  <span style={{ textDecoration: l.undone ? 'line-through' : undefined }}>
+                    <Link to={l.bottleId ? `/keep/${l.bottleId}` : `/brew/${l.batchId}`}>
+                      {l.name} {l.code}
+                    </Link>{' '}
+                    {happened(l)}
+                  </span>
+                  <span className="soft small">{format.clock(l.at)}</span>
+                </li>
+              ))}
+          </ul>
+        </section>
+      ))}
+      {history.hasNextPage && (
+        <Button
+          variant="outline"
+          mt="lg"
+          onClick={() => history.fetchNextPage()}
+          loading={history.isFetchingNextPage}
+        >
+          Earlier
+        </Button>
+      )}
+    </main>
+  );
+}
