@@ -1,6 +1,7 @@
 package dremsa.server;
 
 import java.time.Clock;
+import java.time.ZoneOffset;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
@@ -16,6 +17,7 @@ public class Application {
 
   @Bean
   Clock clock() {
-    return Clock.systemUTC();
+    // The database keeps microseconds: what was written must read back the same.
+    return Clock.tickMillis(ZoneOffset.UTC);
   }
 }

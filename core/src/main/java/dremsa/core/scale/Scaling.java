@@ -3,12 +3,15 @@ package dremsa.core.scale;
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
+import dremsa.core.brew.Trouble;
 import dremsa.core.brew.VesselChoice;
 import dremsa.core.scale.Target.AtHand;
 import dremsa.core.scale.Target.Bottles;
 import dremsa.core.scale.Target.FullPot;
 import dremsa.core.scale.Target.PeopleUses;
 import dremsa.core.scale.Target.Volume;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
@@ -60,9 +63,7 @@ public final class Scaling {
       scale = search.from(scale);
       predictions += search.predictions;
       if (Double.isNaN(scale)) {
-        Prediction most = brew.predict(search.highest, vessels, facts);
-        return new Solution.Unreachable(
-            wanted, Math.max(0, most.finished().millilitres()), most.troubles());
+        return unreachable(brew, wanted, brew.predict(search.highest, vessels, facts), facts);
       }
       VesselChoice fitting = brew.vesselsFor(scale);
       if (fitting.equals(vessels)) {
@@ -83,10 +84,16 @@ public final class Scaling {
     if (prediction.works()) {
       return new Solution.Reached(scale, vessels, prediction, predictions + 1);
     }
-    double largest = brew.largestScale();
-    Prediction most = brew.predict(largest, facts);
+    return unreachable(brew, wanted, prediction, facts);
+  }
+
+  private static Solution unreachable(Brew brew, double wanted, Prediction tried, Facts facts) {
+    Prediction most = brew.predict(brew.largestScale(), facts);
+    List<Trouble> troubles = new ArrayList<>(tried.troubles());
+    // A larger vessel cures nothing where hardly anything runs off: that is told first.
+    troubles.sort(Comparator.comparing(t -> !(t instanceof Trouble.HerbHoldsAll)));
     return new Solution.Unreachable(
-        wanted, most.works() ? most.finished().millilitres() : 0, prediction.troubles());
+        wanted, most.works() ? most.finished().millilitres() : 0, troubles);
   }
 
   /** One bracketed search with the vessels held fixed, so that the curve has no jumps. */

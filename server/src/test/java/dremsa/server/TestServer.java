@@ -1,0 +1,36 @@
+package dremsa.server;
+
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The application, started once for all tests on a port of its own against a real MariaDB. */
+public final class TestServer {
+  private static final ConfigurableApplicationContext CONTEXT = start();
+
+  private TestServer() {}
+
+  private static ConfigurableApplicationContext start() {
+    String url = System.getenv("DREMSA_TEST_DB_URL");
+    if (url == null) {
+      throw new IllegalStateException(
+          "These tests need a MariaDB: run ./dremsa test, which starts one.");
+    }
+    return new SpringApplicationBuilder(Application.class)
+        .run(
+            "--server.port=0",
+            "--dremsa.movable-clock=true",
+            "--springdoc.api-docs.enabled=true",
+            "--spring.datasource.url=" + url,
+            "--spring.datasource.username=" + System.getenv("DREMSA_TEST_DB_USER"),
+            "--spring.datasource.password=" + System.getenv("DREMSA_TEST_DB_PASSWORD"),
+            "--logging.level.root=warn");
+  }
+
+  public static String address() {
+    return "http://127.0.0.1:" + CONTEXT.getEnvironment().getProperty("local.server.port");
+  }
+
+  public static <T> T bean(Class<T> type) {
+    return CONTEXT.getBean(type);
+  }
+}

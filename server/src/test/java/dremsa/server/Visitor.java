@@ -1,0 +1,138 @@
+package dremsa.server;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A browser without a screen: keeps cookies, sends the CSRF token, reads JSON. */
+public final class Visitor {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final CookieManager cookies = new CookieManager();
+  private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+  private String name;
+
+  /** An answer: its status and its body. */
+  public record Answer(int status, JsonNode body) {
+    public JsonNode at(String pointer) {
+      return body.at(pointer);
+    }
+
+    public String text(String pointer) {
+      return body.at(pointer).asString();
+    }
+
+    /** The fields that a problem names. */
+    public List<String> fields() {
+      return body.at("/errors").valueStream().map(e -> e.get("field").asString()).toList();
+    }
+  }
+
+  /** Somebody with a household of their own, made just now. */
+  public static Visitor withHousehold() {
+    Visitor visitor = new Visitor();
+    visitor.name = "v" + UUID.randomUUID().toString().substring(0, 12);
+    Answer made = visitor.post("/api/households", visitor.household());
+    if (made.status() != 201) {
+      throw new AssertionError(made);
+    }
+    return visitor;
+  }
+
+  /** The form that makes a household. */
+  public Map<String, Object> household() {
+    if (name == null) {
+      name = "v" + UUID.randomUUID().toString().substring(0, 12);
+    }
+    return Map.of(
+        "name", "Test kitchen",
+        "signIn", name,
+        "password", "correct horse",
+        "measures", "METRIC",
+        "fahrenheit", false,
+        "timeZone", "Europe/Dublin",
+        "kitchen", Map.of("roomC", 21, "fridgeC", 5, "largestJarMl", 2000));
+  }
+
+  public String name() {
+    return name;
+  }
+
+  public Answer get(String path) {
+    return send("GET", path, null, Map.of());
+  }
+
+  public Answer post(String path, Object body) {
+    return send("POST", path, JSON.writeValueAsString(body), Map.of());
+  }
+
+  public Answer put(String path, Object body) {
+    return send("PUT", path, JSON.writeValueAsString(body), Map.of());
+  }
+
+  public Answer post(String path, Object body, String idempotencyKey) {
+    return send(
+        "POST", path, JSON.writeValueAsString(body), Map.of("Idempotency-Key", idempotencyKey));
+  }
+
+  /** Sends a body as it is, well-formed or not. */
+  public Answer raw(String path, String body) {
+    return send("POST", path, body, Map.of());
+  }
+
+  public Answer delete(String path) {
+    return send("DELETE", path, null, Map.of());
+  }
+
+  public void moveClock(long seconds) {
+    post("/api/test/clock", Map.of("seconds", seconds));
+  }
+
+  private Answer send(String method, String path, String body, Map<String, String> headers) {
+    if (!method.equals("GET") && token().isEmpty()) {
+      get("/api/session");
+    }
+    HttpRequest.Builder request =
+        HttpRequest.newBuilder(URI.create(TestServer.address() + path))
+            .method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body));
+    if (body != null) {
+      request.header("Content-Type", "application/json");
+    }
+    headers.forEach(request::header);
+    if (!method.equals("GET")) {
+      request.header("X-XSRF-TOKEN", token());
+    }
+    try {
+      HttpResponse<String> answer =
+          http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+      JsonNode json =
+          answer.body().isBlank() || !answer.body().stripLeading().matches("(?s)[\\[{].*")
+              ? JSON.createObjectNode()
+              : JSON.readTree(answer.body());
+      return new Answer(answer.statusCode(), json);
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private String token() {
+    return cookies.getCookieStore().getCookies().stream()
+        .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+        .map(HttpCookie::getValue)
+        .findFirst()
+        .orElse("");
+  }
+}
