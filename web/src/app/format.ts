@@ -69,7 +69,7 @@ export function formatFor(household: Household | undefined): Format {
         : `${figure(ml)} mL`,
     grams: (g) => `${figure(g)} g`,
     day: (date) => day.format(new Date(date + 'T00:00:00Z')).replace(',', ''),
-    dayLong: (date) => dayLong.format(new Date(date + 'T00:00:00Z')),
+    dayLong: (date) => dayLong.format(new Date(date + 'T00:00:00Z')).replace(',', ''),
     moment: (instant) => moment.format(new Date(instant)).replace(/, (\d\d:)/, ' $1'),
     clock: (instant) => clock.format(new Date(instant)),
     dateOf: (instant) => iso.format(new Date(instant)),

@@ -1,0 +1,214 @@
+package dremsa.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** Headless Chromium with the words of a person: see, tap, type. */
+final class Browser implements AutoCloseable {
+  private static final Duration PATIENCE = Duration.ofSeconds(25);
+
+  private final ChromeDriver driver;
+  private final String address;
+
+  private Browser(ChromeDriver driver, String address) {
+    this.driver = driver;
+    this.address = address;
+  }
+
+  static Browser laptop(String address) throws IOException {
+    return open(address, 1280, 800);
+  }
+
+  static Browser phone(String address) throws IOException {
+    return open(address, 390, 844);
+  }
+
+  private static Browser open(String address, int width, int height) throws IOException {
+    ChromeOptions options = new ChromeOptions();
+    options.setBinary("/usr/bin/chromium");
+    options.addArguments(
+        "--headless=new",
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-dev-shm-usage",
+        "--disable-quic",
+        "--no-first-run",
+        "--no-default-browser-check",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+        "--disable-extensions",
+        "--hide-scrollbars",
+        "--force-device-scale-factor=1",
+        "--lang=en-GB",
+        "--user-data-dir=" + Files.createTempDirectory("dremsa-browser"));
+    ChromeDriverService service =
+        new ChromeDriverService.Builder()
+            .usingDriverExecutable(new File("/usr/bin/chromedriver"))
+            .usingAnyFreePort()
+            .build();
+    ChromeDriver driver = new ChromeDriver(service, options);
+    driver.executeCdpCommand(
+        "Emulation.setDeviceMetricsOverride",
+        Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", width < 700));
+    return new Browser(driver, address);
+  }
+
+  void go(String path) {
+    driver.get(address + path);
+  }
+
+  String path() {
+    return driver.getCurrentUrl().substring(address.length());
+  }
+
+  void reload() {
+    driver.navigate().refresh();
+  }
+
+  /** Waits until this text is on screen. */
+  void see(String text) {
+    until("see '" + text + "'", () -> text().contains(text));
+  }
+
+  void seeNot(String text) {
+    until("no longer see '" + text + "'", () -> !text().contains(text));
+  }
+
+  String text() {
+    return driver.findElement(By.tagName("body")).getText();
+  }
+
+  /** Taps a button or link by its words or its label. */
+  void tap(String words) {
+    String quoted = "\"" + words + "\"";
+    By by =
+        By.xpath(
+            "(//button|//a|//summary|//label)[normalize-space(.)="
+                + quoted
+                + " or @aria-label="
+                + quoted
+                + "]");
+    until(
+        "tap '" + words + "'",
+        () -> {
+          List<WebElement> found = driver.findElements(by);
+          for (WebElement element : found) {
+            if (element.isDisplayed() && element.isEnabled()) {
+              driver.executeScript("arguments[0].scrollIntoView({block:'center'})", element);
+              driver.executeScript("arguments[0].click()", element);
+              return true;
+            }
+          }
+          return false;
+        });
+  }
+
+  /** Replaces what stands in the field with this label. */
+  void type(String label, String value) {
+    WebElement field = field(label);
+    field.sendKeys(Keys.chord(Keys.CONTROL, "a"), Keys.DELETE);
+    field.sendKeys(value);
+  }
+
+  String typed(String label) {
+    return field(label).getDomProperty("value");
+  }
+
+  private WebElement field(String label) {
+    By by = By.xpath("//label[starts-with(normalize-space(.),\"" + label + "\")]");
+    until("find field '" + label + "'", () -> !driver.findElements(by).isEmpty());
+    return driver.findElement(By.id(driver.findElement(by).getDomAttribute("for")));
+  }
+
+  /** Presses a key on the slider with this label. */
+  void slide(String label, Keys key) {
+    driver
+        .findElement(By.xpath("//*[@role='slider' and starts-with(@aria-label,\"" + label + "\")]"))
+        .sendKeys(key);
+  }
+
+  String attribute(String css, String name) {
+    return driver.findElement(By.cssSelector(css)).getDomAttribute(name);
+  }
+
+  /** Runs a script that may await and returns a value. */
+  Object script(String body) {
+    return driver.executeAsyncScript(
+        "const done = arguments[0]; (async () => {"
+            + body
+            + "})().then(done, e => done(String(e)))");
+  }
+
+  /** Moves the household's clock on the server. */
+  void moveClock(long seconds) {
+    script(
+        "const t = document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1];"
+            + "await fetch('/api/test/clock', {method:'POST', headers:{'X-XSRF-TOKEN':t,'Content-Type':'application/json'},"
+            + "body: JSON.stringify({seconds:"
+            + seconds
+            + "})})");
+  }
+
+  /** Axe finds nothing wrong on this view. */
+  void isAccessible(String view) {
+    List<Rule> violations = new AxeBuilder().analyze(driver).getViolations();
+    assertThat(violations)
+        .as(
+            view
+                + ": "
+                + violations.stream()
+                    .map(
+                        v -> v.getId() + " " + v.getNodes().stream().map(n -> n.getHtml()).toList())
+                    .toList())
+        .isEmpty();
+  }
+
+  /** Nothing sticks out to the side. */
+  void fitsTheWidth(String view) {
+    Object over =
+        script(
+            "return document.documentElement.scrollWidth - document.documentElement.clientWidth");
+    assertThat(((Number) over).intValue()).as(view + " is wider than the screen").isZero();
+  }
+
+  void picture(Path file) throws IOException {
+    Files.createDirectories(file.getParent());
+    Files.write(file, driver.getScreenshotAs(OutputType.BYTES));
+  }
+
+  private void until(String what, java.util.function.BooleanSupplier condition) {
+    new WebDriverWait(driver, PATIENCE)
+        .ignoring(StaleElementReferenceException.class)
+        .withMessage(() -> "could not " + what + " at " + path() + "; on screen:\n" + text())
+        .until(d -> condition.getAsBoolean());
+  }
+
+  /** Waits for a condition of the test's own. */
+  void until(java.util.function.BooleanSupplier condition) {
+    until("see the expected state", condition);
+  }
+
+  @Override
+  public void close() {
+    driver.quit();
+  }
+}

@@ -1,0 +1,60 @@
+package dremsa.journeys;
+
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+
+/** Makes docs/screenshots anew from the demo household; run by ./dremsa screenshots. */
+@EnabledIfSystemProperty(named = "dremsa.screenshots", matches = "true")
+class ScreenshotsTest {
+  private final Path folder = Path.of(System.getProperty("dremsa.root"), "docs", "screenshots");
+
+  @Test
+  void ofEachMainView() throws Exception {
+    try (ServerProcess server = ServerProcess.start("reset");
+        Browser laptop = Browser.laptop(server.address());
+        Browser phone = Browser.phone(server.address())) {
+      laptop.go("/");
+      laptop.see("Look around the demo kitchen");
+      laptop.picture(folder.resolve("door.png"));
+      laptop.tap("Look around the demo kitchen");
+      laptop.see("Fridge");
+      laptop.picture(folder.resolve("shelf.png"));
+      laptop.tap("Choose");
+      laptop.see("What shall it be?");
+      laptop.picture(folder.resolve("formulas.png"));
+      laptop.tap("Measure Lemon balm spray");
+      laptop.see("keeps till");
+      laptop.picture(folder.resolve("measure.png"));
+      laptop.tap("Brew");
+      laptop.see("On the bench");
+      laptop.picture(folder.resolve("bench.png"));
+      laptop.tap("Go to Fennel-seed rinse");
+      laptop.see("Look for");
+      laptop.picture(folder.resolve("run.png"));
+      laptop.tap("Keep");
+      laptop.see("mL left");
+      laptop.script("document.querySelectorAll('.standing')[2].click()");
+      laptop.see("What happened to it");
+      laptop.picture(folder.resolve("bottle.png"));
+      laptop.go("/keep/history");
+      laptop.see("Everything that happened");
+      laptop.picture(folder.resolve("history.png"));
+      laptop.go("/kitchen");
+      laptop.see("Pots, bowls and jars");
+      laptop.picture(folder.resolve("kitchen.png"));
+
+      phone.go("/");
+      phone.tap("Look around the demo kitchen");
+      phone.see("Fridge");
+      phone.picture(folder.resolve("shelf-phone.png"));
+      phone.go("/choose/nettle-powder-spray");
+      phone.see("keeps till");
+      phone.picture(folder.resolve("measure-phone.png"));
+      phone.go("/brew");
+      phone.tap("Go to Fennel-seed rinse");
+      phone.see("Look for");
+      phone.picture(folder.resolve("run-phone.png"));
+    }
+  }
+}

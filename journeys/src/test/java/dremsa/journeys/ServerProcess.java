@@ -1,0 +1,106 @@
+package dremsa.journeys;
+
+import java.io.File;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+
+/** The packaged server as a process of its own, so that it can be killed for real. */
+final class ServerProcess implements AutoCloseable {
+  private final int port;
+  private final String demo;
+  private Process process;
+
+  private ServerProcess(int port, String demo) {
+    this.port = port;
+    this.demo = demo;
+  }
+
+  /**
+   * Starts it on a free port of loopback.
+   *
+   * @param demo none, load or reset
+   */
+  static ServerProcess start(String demo) throws IOException {
+    int port;
+    try (ServerSocket free = new ServerSocket(0)) {
+      port = free.getLocalPort();
+    }
+    ServerProcess server = new ServerProcess(port, demo);
+    server.launch();
+    return server;
+  }
+
+  private void launch() throws IOException {
+    if (System.getenv("DREMSA_TEST_DB_URL") == null) {
+      throw new IllegalStateException("The journeys need a MariaDB: run ./dremsa test.");
+    }
+    ProcessBuilder builder =
+        new ProcessBuilder(
+            System.getProperty("java.home") + "/bin/java",
+            "-XX:TieredStopAtLevel=1",
+            "-Xmx512m",
+            "-jar",
+            System.getProperty("dremsa.jar"),
+            "--server.port=" + port,
+            "--dremsa.demo=" + demo,
+            "--dremsa.movable-clock=true");
+    builder.environment().put("DREMSA_DB_URL", System.getenv("DREMSA_TEST_DB_URL"));
+    builder.environment().put("DREMSA_DB_USER", System.getenv("DREMSA_TEST_DB_USER"));
+    builder.environment().put("DREMSA_DB_PASSWORD", System.getenv("DREMSA_TEST_DB_PASSWORD"));
+    File log = new File("target/server-" + port + ".log");
+    builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(log));
+    process = builder.start();
+    long end = System.nanoTime() + TimeUnit.MINUTES.toNanos(3);
+    while (!healthy()) {
+      if (!process.isAlive() || System.nanoTime() > end) {
+        throw new IllegalStateException("the server did not start; see journeys/" + log);
+      }
+      LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(200));
+    }
+  }
+
+  private boolean healthy() {
+    try {
+      HttpRequest request =
+          HttpRequest.newBuilder(URI.create(address() + "/actuator/health")).build();
+      return HttpClient.newHttpClient()
+              .send(request, HttpResponse.BodyHandlers.discarding())
+              .statusCode()
+          == 200;
+    } catch (IOException e) {
+      return false;
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      return false;
+    }
+  }
+
+  String address() {
+    return "http://127.0.0.1:" + port;
+  }
+
+  /** As kill -9 does: no chance to say goodbye. */
+  void kill() throws InterruptedException {
+    process.destroyForcibly();
+    process.waitFor();
+  }
+
+  /** Starts it again on the same port. */
+  void again() throws IOException {
+    launch();
+  }
+
+  @Override
+  public void close() throws InterruptedException {
+    process.destroy();
+    if (!process.waitFor(20, TimeUnit.SECONDS)) {
+      kill();
+    }
+  }
+}
