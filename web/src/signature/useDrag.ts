@@ -18,7 +18,8 @@ export function useDrag(
   onChange: (value: number) => void,
 ) {
   const from = useRef<{ at: number; value: number } | null>(null);
-  const hold = (v: number) => Math.min(range[1], Math.max(range[0], v));
+  const hold = (v: number) =>
+    Math.min(range[1], Math.max(range[0], Math.round(v / step) * step));
   const place = (e: React.PointerEvent) => (axis === 'x' ? e.clientX : -e.clientY);
   return {
     role: 'slider',
@@ -35,7 +36,7 @@ export function useDrag(
     onPointerMove: (e: React.PointerEvent) => {
       if (from.current) {
         const moved = from.current.value + (place(e) - from.current.at) * perPixel();
-        onChange(hold(Math.round(moved / step) * step));
+        onChange(hold(moved));
       }
     },
     onPointerUp: () => {

@@ -50,8 +50,9 @@ export function NewHousehold() {
       ),
     onSuccess: async () => {
       client.removeQueries({ queryKey: keys.all });
-      await client.invalidateQueries({ queryKey: keys.session });
+      // First the address, then the session: the frame opens where the first brew is chosen.
       await navigate('/choose');
+      await client.invalidateQueries({ queryKey: keys.session });
     },
   });
   const fields = [

@@ -155,7 +155,7 @@ function Over({ run, format }: { run: Run; format: Format }) {
   const bottled = run.status === 'BOTTLED';
   return (
     <div className="stack">
-      <p className="headline">{bottled ? 'Bottled' : 'Given up'}</p>
+      <h1 className="headline">{bottled ? 'Bottled' : 'Given up'}</h1>
       <p>
         {bottled
           ? `${format.ml(run.bottledMl ?? 0)} stand in the fridge since ${format.moment(run.endedAt!)}. Label them: ${run.code}, last day ${format.day(run.prediction.keeping.lastDay)}.`

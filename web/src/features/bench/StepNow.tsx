@@ -86,7 +86,7 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
       )}
       {cue && (
         <div className="sheet">
-          <h3>Look for</h3>
+          <h2>Look for</h2>
           <p>{cue}</p>
         </div>
       )}

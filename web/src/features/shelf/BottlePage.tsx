@@ -151,7 +151,7 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
               </div>
               {leaving && (
                 <div className="stack sheet">
-                  <h3>Why?</h3>
+                  <h2>Why?</h2>
                   <div className="row">
                     {(Object.keys(DISCARD_WORDS) as DiscardReason[]).map((reason) => (
                       <Button

@@ -54,7 +54,7 @@ class PhoneBenchTest {
       phone.see("Strain through a cloth");
       second.see("Strain through a cloth");
       phone.tap("Take the last tap back");
-      phone.see("Steep, covered");
+      phone.see("right; over the usual time");
       assertThat(right(phone, run)).isEqualTo(window);
     }
   }

@@ -13,12 +13,10 @@ import java.util.concurrent.locks.LockSupport;
 /** The packaged server as a process of its own, so that it can be killed for real. */
 final class ServerProcess implements AutoCloseable {
   private final int port;
-  private final String demo;
   private Process process;
 
-  private ServerProcess(int port, String demo) {
+  private ServerProcess(int port) {
     this.port = port;
-    this.demo = demo;
   }
 
   /**
@@ -31,12 +29,12 @@ final class ServerProcess implements AutoCloseable {
     try (ServerSocket free = new ServerSocket(0)) {
       port = free.getLocalPort();
     }
-    ServerProcess server = new ServerProcess(port, demo);
-    server.launch();
+    ServerProcess server = new ServerProcess(port);
+    server.launch(demo);
     return server;
   }
 
-  private void launch() throws IOException {
+  private void launch(String demo) throws IOException {
     if (System.getenv("DREMSA_TEST_DB_URL") == null) {
       throw new IllegalStateException("The journeys need a MariaDB: run ./dremsa test.");
     }
@@ -91,9 +89,9 @@ final class ServerProcess implements AutoCloseable {
     process.waitFor();
   }
 
-  /** Starts it again on the same port. */
+  /** Starts it again on the same port, with what is in the database. */
   void again() throws IOException {
-    launch();
+    launch("load");
   }
 
   @Override

@@ -4,11 +4,13 @@ import java.time.Clock;
 import java.time.ZoneOffset;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
 import org.springframework.context.annotation.Bean;
 import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** The server: HTTP, storage, accounts and live runs. It computes nothing about a brew. */
-@SpringBootApplication
+// Accounts are ours: without this an unused one with a random password would be made.
+@SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
 @EnableScheduling
 public class Application {
   public static void main(String[] args) {
