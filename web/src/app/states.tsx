@@ -46,6 +46,7 @@ export function tell(error: unknown) {
     color: 'madder',
     title: error instanceof ProblemError && error.offline ? 'No answer' : 'Not done',
     message: error instanceof Error ? error.message : 'Something went wrong.',
+    closeButtonProps: { 'aria-label': 'Close this message' },
     autoClose: 8000,
   });
 }
@@ -66,6 +67,7 @@ export function done(message: string, undo: () => void) {
         Undo
       </Button>
     ),
+    closeButtonProps: { 'aria-label': 'Close this message' },
     autoClose: 12000,
   });
 }
