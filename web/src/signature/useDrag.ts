@@ -18,8 +18,7 @@ export function useDrag(
   onChange: (value: number) => void,
 ) {
   const from = useRef<{ at: number; value: number } | null>(null);
-  const hold = (v: number) =>
-    Math.min(range[1], Math.max(range[0], Math.round(v / step) * step));
+  const hold = (v: number) => Math.min(range[1], Math.max(range[0], Math.round(v / step) * step));
   const place = (e: React.PointerEvent) => (axis === 'x' ? e.clientX : -e.clientY);
   return {
     role: 'slider',

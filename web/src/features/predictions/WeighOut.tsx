@@ -28,7 +28,7 @@ export function WeighOut({ prediction, stale }: { prediction: Prediction; stale?
         In the {prediction.vessels.map((v) => v.name.toLowerCase()).join(' and ')}.
         {prediction.strengths[0] &&
           ` ${figure(prediction.strengths[0].gramsPer100Ml)} g of plant to 100 mL.`}
-        {` When cold: ${prediction.thickness.words}.`}
+        {prediction.thickness && ` When cold: ${prediction.thickness.words}.`}
       </p>
     </section>
   );

@@ -5,6 +5,7 @@ import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
 import dremsa.core.formula.BuiltInFormulas;
 import dremsa.core.formula.Formula;
+import dremsa.core.kitchen.Figures;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Materials;
 import dremsa.core.measure.MeasureSystem;
@@ -24,6 +25,11 @@ public final class Kitchens {
 
   public static Brew brew(Formula formula) {
     return Brew.of(formula, METRIC, Materials.standard());
+  }
+
+  /** In a kitchen whose vessels take thirty litres. */
+  public static Brew large(Formula formula) {
+    return Brew.of(formula, Figures.large(METRIC), Materials.standard());
   }
 
   public static Solution.Reached half(Brew brew) {

@@ -10,7 +10,10 @@ import dremsa.core.kitchen.VesselKind;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Materials;
+import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -107,9 +110,11 @@ public final class Brew {
       if (step instanceof Step.Combine combine) {
         contents += millilitresOf(combine.ingredients(), scale);
         VesselKind kind = combine.vessel();
+        double needed = contents;
         Optional<Vessel> vessel =
-            kitchen
-                .smallestHolding(kind, contents / fill(kind, contents))
+            kitchen.vessels().stream()
+                .filter(v -> v.kind() == kind && safeMillilitres(v) >= needed)
+                .min(Comparator.comparingDouble(Vessel::capacityMl))
                 .or(() -> kitchen.largest(kind));
         if (vessel.isPresent()) {
           choice = choice.with(vessel.get());
@@ -133,30 +138,36 @@ public final class Brew {
 
   /** The largest scale at which every vessel used is still full enough at most. */
   public double largestScale() {
-    double largest = Double.POSITIVE_INFINITY;
+    return largestScales().values().stream()
+        .min(Double::compare)
+        .orElse(10_000 / millilitresAtOne());
+  }
+
+  /** For each kind of vessel used, the largest scale that the largest one of the kitchen takes. */
+  public Map<VesselKind, Double> largestScales() {
+    Map<VesselKind, Double> largest = new EnumMap<>(VesselKind.class);
     double contents = 0;
     for (Step step : formula.steps()) {
       if (step instanceof Step.Combine combine) {
         contents += millilitresOf(combine.ingredients(), 1);
         Optional<Vessel> vessel = kitchen.largest(combine.vessel());
         if (vessel.isPresent() && contents > 0) {
-          largest = Math.min(largest, safeMillilitres(vessel.get()) / contents);
+          largest.merge(combine.vessel(), safeMillilitres(vessel.get()) / contents, Double::min);
         }
       }
     }
-    return Double.isInfinite(largest) ? 10_000 / millilitresAtOne() : largest;
+    return largest;
   }
 
   /** The most liquid and plant that a vessel may hold here, mL. */
   double safeMillilitres(Vessel vessel) {
-    return vessel.capacityMl() * fill(vessel.kind(), vessel.capacityMl());
-  }
-
-  private double fill(VesselKind kind, double contents) {
-    if (kind != VesselKind.POT || !foams()) {
-      return FILL;
+    double capacity = vessel.capacityMl();
+    if (vessel.kind() != VesselKind.POT || !foams()) {
+      return capacity * FILL;
     }
-    return contents > LARGE_GEL_ML ? FILL_LARGE_GEL : FILL_FOAMING;
+    // What foams fills two thirds; a large batch of it only half.
+    double usual = capacity * FILL_FOAMING;
+    return usual <= LARGE_GEL_ML ? usual : Math.max(LARGE_GEL_ML, capacity * FILL_LARGE_GEL);
   }
 
   private boolean foams() {

@@ -29,6 +29,12 @@ final class Pot {
   /** Minutes of extraction, reckoned at 80 °C in water. */
   double extractionMinutes;
 
+  /** Acid put in, g. */
+  double acidGrams;
+
+  /** Fermentation, in hours as at 22 °C. */
+  double sourHours;
+
   double boiledMinutes;
   boolean pouredHot;
   double firstWetMinute = Double.NaN;
@@ -106,6 +112,7 @@ final class Pot {
       }
     }
     poured += grams;
+    acidGrams += grams / density * material.value(Property.ACID, 0) / 100;
     if (Double.isNaN(firstWetMinute)) {
       firstWetMinute = minute;
     }

@@ -47,6 +47,9 @@ final class Simulation {
 
   private static final double SHALLOW = 2.5;
 
+  /** Of plant that stays in the brew, wetted through, g/mL; our estimate. */
+  private static final double SOLID_DENSITY = 1.3;
+
   private final Brew brew;
   private final Formula formula;
   private final Constants k;
@@ -122,7 +125,9 @@ final class Simulation {
     } else if (step instanceof Soak soak) {
       standAt(soak.place(), minutes(known, soak.time()));
     } else if (step instanceof Ferment ferment) {
-      standAt(Place.ROOM, minutes(known, ferment.time()));
+      double minutes = minutes(known, ferment.time());
+      standAt(Place.ROOM, minutes);
+      pot.sourHours += Souring.hoursAt22(pot.celsius) * minutes / 60;
     } else if (step instanceof Macerate macerate) {
       standAt(Place.ROOM, minutes(known, macerate.time()));
     } else if (step instanceof Cool cool) {
@@ -169,7 +174,8 @@ final class Simulation {
     }
     double safe = brew.safeMillilitres(vessel);
     double contents = pot.millilitres() + plantGrams();
-    if (contents > safe * 1.0001) {
+    // Spirit and water take a little less room together than apart; the model neglects it.
+    if (contents > safe * 1.03) {
       troubles.add(new Trouble.TooFull(index, vessel.name(), contents, safe));
     }
   }
@@ -216,7 +222,8 @@ final class Simulation {
   }
 
   private void standAt(Place place, double minutes) {
-    standAt(place.celsius(k.climate), k.heatLoss, place == Place.ROOM ? k.cover : 0, minutes);
+    // Soaks, ferments and macerations stand lidded: next to nothing leaves in days or weeks.
+    standAt(place.celsius(k.climate), k.heatLoss, 0, minutes);
   }
 
   private void standAt(double celsius, double loss, double escape, double minutes) {
@@ -463,18 +470,23 @@ final class Simulation {
   private Prediction result() {
     double bottledMinute = pot.minute;
     double grams = pot.liquid();
-    double millilitres = pot.millilitres();
+    double solids = plantGrams();
+    double millilitres = pot.millilitres() + solids / SOLID_DENSITY;
+    // Only gum in water is reckoned; what a cream, an oil or a paste is like, their maker knows.
+    boolean thick = share(pot.oil + pot.other, grams) > 0.05 || share(solids, grams) > 0.05;
     Finished finished =
         new Finished(
             millilitres,
-            grams,
-            pot.thickness(20),
-            pot.thickness(Double.isNaN(pot.strainedC) ? 20 : pot.strainedC),
+            grams + solids,
+            thick ? Double.NaN : pot.thickness(20),
+            thick ? Double.NaN : pot.thickness(Double.isNaN(pot.strainedC) ? 20 : pot.strainedC),
             pot.gumPercent(),
             pot.alcoholPercent(),
             share(pot.oil, grams),
             share(pot.juice, grams),
             share(pot.water, grams),
+            share(solids, grams + solids),
+            acidity(millilitres),
             pot.debris);
     WaterAccount account =
         new WaterAccount(pot.poured, grams, pot.held, pot.cloth, pot.steam, pot.unaccounted);
@@ -503,6 +515,16 @@ final class Simulation {
         strengths,
         history,
         troubles);
+  }
+
+  /** pH: of a ferment by its hours, of an acid liquid by its acid; neutral water otherwise. */
+  private double acidity(double millilitres) {
+    if (pot.sourHours > 0) {
+      return Souring.ph(pot.sourHours, k.fermentHours);
+    }
+    return pot.acidGrams > 0 && millilitres > 0
+        ? Acidity.ofAceticAcid(100 * pot.acidGrams / millilitres)
+        : Double.NaN;
   }
 
   private static double share(double part, double whole) {

@@ -17,13 +17,15 @@ public final class Classifier {
   /** From this much dissolved gum on it is a gel, percent by mass. */
   private static final double GEL_GUM_PERCENT = 0.05;
 
+  /** From this share of plant left in it on it is a paste. */
+  private static final double PASTE_SOLIDS = 0.05;
+
   private Classifier() {}
 
   /** The class of a finished brew. The more perishable counts where several would fit. */
   public static Classification classify(Brew brew, Prediction prediction) {
     Finished finished = prediction.finished();
     List<Material> materials = brew.materials();
-    boolean strained = brew.formula().steps().stream().anyMatch(Step.Strain.class::isInstance);
     boolean fresh = any(materials, m -> m.kind().isFresh());
     boolean oily = finished.oilShare() > 0.5;
     if (oily && finished.waterShare() < 0.01) {
@@ -35,10 +37,14 @@ public final class Classifier {
       return new Classification(
           KeepingClass.SPIRIT, "%.0f %% vol alcohol".formatted(finished.alcoholPercent()));
     }
+    if (Preservation.in(brew, prediction).stream().anyMatch(Preservation::works)) {
+      return new Classification(
+          KeepingClass.PRESERVED, "a preservative within its dose, its pH and its temperature");
+    }
     if (finished.juiceShare() > 0 && prediction.heat().boiledMinutes() < 5) {
       return new Classification(KeepingClass.RAW_JUICE, "raw juice in it");
     }
-    if (!strained && any(materials, m -> m.kind().isPowder())) {
+    if (finished.solidsShare() > PASTE_SOLIDS) {
       return new Classification(KeepingClass.PASTE, "powder left in it");
     }
     if (any(materials, m -> m.kind() == MaterialKind.GRAIN)) {

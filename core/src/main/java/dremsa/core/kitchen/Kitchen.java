@@ -60,13 +60,6 @@ public record Kitchen(
         .max(Comparator.comparingDouble(Vessel::capacityMl));
   }
 
-  /** The smallest vessel of a kind that holds so many millilitres to the brim, if there is one. */
-  public Optional<Vessel> smallestHolding(VesselKind kind, double millilitres) {
-    return vessels.stream()
-        .filter(vessel -> vessel.kind() == kind && vessel.capacityMl() >= millilitres)
-        .min(Comparator.comparingDouble(Vessel::capacityMl));
-  }
-
   /** The same kitchen with a jar of this size as its largest, mL; larger ones are left out. */
   public Kitchen withLargestJar(double millilitres) {
     List<Vessel> changed = new ArrayList<>();

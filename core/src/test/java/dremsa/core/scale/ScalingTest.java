@@ -11,6 +11,7 @@ import dremsa.core.brew.Trouble;
 import dremsa.core.formula.BuiltInFormulas;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Ingredient;
+import dremsa.core.kitchen.VesselKind;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -18,10 +19,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class ScalingTest {
   @ParameterizedTest
-  @ValueSource(doubles = {20, 100, 250, 500, 1000, 1600})
+  @ValueSource(doubles = {150, 250, 500, 1000, 3000, 8000})
   void solvingThenPredictingReturnsTheTarget(double ml) {
     for (Formula formula : BuiltInFormulas.all()) {
-      Solution.Reached reached = Kitchens.reached(Kitchens.brew(formula), ml);
+      Solution.Reached reached = Kitchens.reached(Kitchens.large(formula), ml);
       assertThat(reached.prediction().finished().millilitres())
           .isCloseTo(ml, within(ml * Scaling.ACCURACY));
       assertThat(reached.predictions()).isLessThanOrEqualTo(16);
@@ -31,10 +32,10 @@ class ScalingTest {
   @Test
   void moreHerbAndWaterNeverGiveLess() {
     for (Formula formula : BuiltInFormulas.all()) {
-      Brew brew = Kitchens.brew(formula);
-      double before = 0;
-      for (double scale = 0.02; scale < 1.6; scale *= 1.15) {
-        double ml = brew.bottledMl(scale, brew.vesselsFor(1.6), Facts.NONE);
+      Brew brew = Kitchens.large(formula);
+      double before = -1;
+      for (double scale = 0.2; scale < 5; scale *= 1.3) {
+        double ml = brew.bottledMl(scale, brew.vesselsFor(5), Facts.NONE);
         assertThat(ml).isGreaterThan(before);
         before = ml;
       }
@@ -71,6 +72,25 @@ class ScalingTest {
     Solution.Unreachable no = (Solution.Unreachable) more;
     assertThat(no.mostMl()).isCloseTo(ml, within(ml * 0.01));
     assertThat(no.troubles()).hasAtLeastOneElementOfType(Trouble.TooFull.class);
+  }
+
+  @Test
+  void loadsAreFillingsOfTheLargestVessel() {
+    Brew brew = Kitchens.builtIn("aloe-juice-fresh");
+    double full = brew.largestScale();
+    assertThat(Loads.of(brew, full).fillings()).containsEntry(VesselKind.BLENDER, 1);
+    assertThat(Loads.of(brew, full * 2.5).fillings()).containsEntry(VesselKind.BLENDER, 3);
+  }
+
+  @Test
+  void costIsTheSumOfWhatHasAPrice() {
+    Solution.Reached half = Kitchens.half(Kitchens.builtIn("lemon-balm-spray"));
+    double grams = half.prediction().amounts().get("lemon-balm");
+    Cost cost = Cost.of(half.prediction(), java.util.Map.of("lemon-balm", 0.05));
+    assertThat(cost.total()).isCloseTo(grams * 0.05, within(1e-9));
+    assertThat(cost.per100Ml()).isCloseTo(cost.total() / 5, within(0.001));
+    assertThat(cost.unpriced()).containsExactly("water");
+    assertThat(cost.against(cost.per100Ml() * 4)).isCloseTo(0.25, within(1e-9));
   }
 
   @Test

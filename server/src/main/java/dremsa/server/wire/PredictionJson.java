@@ -35,7 +35,7 @@ public record PredictionJson(
     List<StepPlanJson> steps,
     List<MomentJson> trace,
     List<LandmarkJson> landmarks,
-    ThicknessJson thickness,
+    @Nullable ThicknessJson thickness,
     List<StrengthJson> strengths,
     double totalMinutes,
     Instant bottledAt,
@@ -127,11 +127,17 @@ public record PredictionJson(
         outcomes.stream().map(outcome -> step(brew, outcome)).toList(),
         thinned(prediction.trace()),
         Arrays.stream(Landmark.values()).map(l -> landmark(l, prediction)).toList(),
-        new ThicknessJson(
-            prediction.finished().thickness(),
-            prediction.finished().thicknessHot(),
-            prediction.finished().band(),
-            prediction.finished().band().words()),
+        prediction
+            .finished()
+            .band()
+            .map(
+                band ->
+                    new ThicknessJson(
+                        prediction.finished().thickness(),
+                        prediction.finished().thicknessHot(),
+                        band,
+                        band.words()))
+            .orElse(null),
         prediction.strengths().stream()
             .map(s -> new StrengthJson(s.ingredient(), s.extracted() * 100, s.gramsPer100Ml()))
             .toList(),

@@ -1,0 +1,45 @@
+package dremsa.core.check;
+
+/**
+ * Something the self-check says of a formula in a kitchen.
+ *
+ * @param code which of the known slips
+ * @param severity how grave
+ * @param place path in the formula, e.g. {@code "steps[2]"} or {@code "ingredients[1]"}
+ * @param what is the matter, with its numbers
+ * @param why it matters
+ * @param cure what to do about it
+ */
+public record Finding(
+    Code code, Severity severity, String place, String what, String why, String cure) {
+  /** How grave a finding is. */
+  public enum Severity {
+    /** It cannot be brewed, or may hurt somebody. */
+    ERROR,
+    /** It will probably go wrong. */
+    WARNING,
+    /** Worth knowing. */
+    NOTE
+  }
+
+  /** The slips that are looked for. */
+  public enum Code {
+    SPIRIT_NEAR_HEAT,
+    ADDED_TOO_HOT,
+    POWDER_IN_SPRAY,
+    TOO_THICK_FOR_CONTAINER,
+    ALOE_NOT_DRAINED,
+    GRAIN_NOT_WASHED,
+    GROUND_SEED_IN_GEL,
+    WET_PLANT_IN_OIL,
+    SEED_BOILED_AGAIN,
+    PRESERVATIVE_NOT_WORKING,
+    OVER_LIMIT,
+    NOT_A_PRESERVATIVE,
+    INFUSED_OR_ESSENTIAL,
+    TOO_SOUR,
+    LIFE_SPENT_EARLY,
+    IMPOSSIBLE_HERE,
+    NO_EFFECT
+  }
+}

@@ -1,0 +1,440 @@
+package dremsa.core.check;
+
+import dremsa.core.brew.Brew;
+import dremsa.core.brew.Prediction;
+import dremsa.core.brew.StepOutcome;
+import dremsa.core.brew.Trouble;
+import dremsa.core.check.Finding.Code;
+import dremsa.core.check.Finding.Severity;
+import dremsa.core.formula.Formula;
+import dremsa.core.formula.Proportion;
+import dremsa.core.formula.Purpose;
+import dremsa.core.formula.Step;
+import dremsa.core.formula.StepWords;
+import dremsa.core.keep.KeepingClass;
+import dremsa.core.keep.Preservation;
+import dremsa.core.keep.Spoilage;
+import dremsa.core.kitchen.Container;
+import dremsa.core.material.Material;
+import dremsa.core.material.MaterialKind;
+import dremsa.core.material.Property;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** Looks a formula over, as it would go in a kitchen, for the slips of the craft. */
+public final class SelfCheck {
+  /** Sour enough to matter; the lower line is for what is rinsed off, the upper for leave-on. */
+  private static final double SOUR_RINSE_OFF = 3.0;
+
+  private static final double SOUR_LEAVE_ON = 3.5;
+
+  /** House limit for all essential oils together, percent of the finished mass, adult scalp. */
+  public static final double ESSENTIAL_SUM_LIMIT = 1.0;
+
+  /** Additions that heat spoils go in below this. */
+  private static final double WARM_C = 40;
+
+  private final Brew brew;
+  private final Formula formula;
+  private final Prediction prediction;
+  private final List<Finding> findings = new ArrayList<>();
+
+  private SelfCheck(Brew brew, Prediction prediction) {
+    this.brew = brew;
+    this.formula = brew.formula();
+    this.prediction = prediction;
+  }
+
+  /**
+   * What there is to say of a brew, the gravest first.
+   *
+   * @param prediction of the batch that is meant
+   */
+  public static List<Finding> of(Brew brew, Prediction prediction) {
+    SelfCheck check = new SelfCheck(brew, prediction);
+    check.troubles();
+    check.spirit();
+    check.additions();
+    check.plants();
+    check.container();
+    check.limits();
+    check.preservatives();
+    check.acidity();
+    check.lifeSpent();
+    check.findings.sort((a, b) -> a.severity().compareTo(b.severity()));
+    return List.copyOf(check.findings);
+  }
+
+  private void troubles() {
+    for (Trouble trouble : prediction.troubles()) {
+      add(
+          Code.IMPOSSIBLE_HERE,
+          Severity.ERROR,
+          step(trouble.step()),
+          trouble.words(),
+          "This step cannot be done so in this kitchen.",
+          "Brew less, use another vessel or hob, or change the step.");
+    }
+    for (int i = 0; i < formula.steps().size(); i++) {
+      if (formula.steps().get(i) instanceof Step.Strain strain
+          && !brew.kitchen().strainers().contains(strain.tool())
+          && strain.tool().stopsPowder()) {
+        add(
+            Code.IMPOSSIBLE_HERE,
+            Severity.WARNING,
+            step(i),
+            "There is no " + strain.tool().words().replaceFirst("^an? ", "") + " in this kitchen.",
+            "A coarser one lets powder through.",
+            "Get one, or use another that is as fine.");
+      }
+    }
+  }
+
+  private void spirit() {
+    if (!has(MaterialKind.SPIRIT)) {
+      return;
+    }
+    for (int i = 0; i < formula.steps().size(); i++) {
+      Step s = formula.steps().get(i);
+      if (s instanceof Step.Heat || s instanceof Step.Boil || s instanceof Step.WaterBath) {
+        add(
+            Code.SPIRIT_NEAR_HEAT,
+            Severity.ERROR,
+            step(i),
+            "Spirit is heated here.",
+            "Its vapour catches fire.",
+            "Macerate it cold, in the dark.");
+      }
+    }
+  }
+
+  private void additions() {
+    for (int i = 0; i < formula.steps().size(); i++) {
+      Step s = formula.steps().get(i);
+      StepOutcome outcome = prediction.steps().get(i);
+      for (String key : s.ingredients()) {
+        Material material = brew.materialOf(key).orElseThrow();
+        boolean delicate =
+            material.kind().role() == MaterialKind.Role.ADDITIVE
+                || material.kind() == MaterialKind.JUICE;
+        double most =
+            s instanceof Step.Add stirred
+                ? Math.min(stirred.belowC(), 60)
+                : material.value(Property.MAX_TEMPERATURE, WARM_C);
+        if (delicate && outcome.startC() > most + 0.5 && !(s instanceof Step.Wash)) {
+          add(
+              Code.ADDED_TOO_HOT,
+              Severity.ERROR,
+              step(i),
+              "%s goes in at about %.0f °C.".formatted(material.name(), outcome.startC()),
+              "Heat drives it off or spoils it; it belongs in below %.0f °C.".formatted(most),
+              "Let the brew cool first.");
+        }
+      }
+    }
+  }
+
+  private void plants() {
+    boolean oily = prediction.finished().oilShare() > 0.5;
+    boolean strained = false;
+    boolean boiledGum = false;
+    for (int i = 0; i < formula.steps().size(); i++) {
+      Step s = formula.steps().get(i);
+      if (s instanceof Step.Strain) {
+        strained = true;
+      } else if (s instanceof Step.Boil) {
+        if (strained && boiledGum && has(MaterialKind.GUM_SEED)) {
+          add(
+              Code.SEED_BOILED_AGAIN,
+              Severity.WARNING,
+              step(i),
+              "It is boiled again after straining.",
+              "Spent seed gives no second gel, and boiling an old brew makes it no younger.",
+              "Use fresh seed for a second gel.");
+        }
+        boiledGum = true;
+      }
+    }
+    for (int i = 0; i < formula.ingredients().size(); i++) {
+      Material material = brew.materials().get(i);
+      String key = formula.ingredients().get(i).key();
+      switch (material.kind()) {
+        case ALOE_LEAF -> {
+          if (!prepared(key, Step.Treatment.DRAIN_LATEX)) {
+            add(
+                Code.ALOE_NOT_DRAINED,
+                Severity.ERROR,
+                ingredient(i),
+                "The aloe leaf is not drained.",
+                "Its yellow latex irritates and can sensitise.",
+                "Stand the cut leaf upright and soak it, 10 to 60 minutes.");
+          }
+        }
+        case GRAIN -> {
+          if (!washed(key)) {
+            add(
+                Code.GRAIN_NOT_WASHED,
+                Severity.WARNING,
+                ingredient(i),
+                "The grain is not washed.",
+                "Dust and old starch go into the brew.",
+                "Rinse it first and pour the first water away.");
+          }
+        }
+        case GUM_SEED -> {
+          if (washed(key)) {
+            add(
+                Code.NO_EFFECT,
+                Severity.WARNING,
+                ingredient(i),
+                "The gum seed is washed.",
+                "It gels at once and the gel runs off with the water.",
+                "Put it dry into cold water.");
+          }
+        }
+        default -> {
+          // Nothing to say of the others by themselves.
+        }
+      }
+      if (material.id().equals("linseed-ground")
+          && formula.steps().stream().anyMatch(Step.Strain.class::isInstance)) {
+        add(
+            Code.GROUND_SEED_IN_GEL,
+            Severity.ERROR,
+            ingredient(i),
+            "The seed is ground.",
+            "Its gel cannot be strained.",
+            "Use whole seed.");
+      }
+      if (oily && material.kind().isFresh()) {
+        add(
+            Code.WET_PLANT_IN_OIL,
+            Severity.ERROR,
+            ingredient(i),
+            material.name() + " is put into oil fresh.",
+            "Water in oil spoils it, and fresh plant in oil is a known botulism risk.",
+            "Dry the plant fully first.");
+      }
+    }
+  }
+
+  private void container() {
+    for (int i = 0; i < formula.steps().size(); i++) {
+      if (!(formula.steps().get(i) instanceof Step.Bottle bottle)) {
+        continue;
+      }
+      Container container = bottle.container();
+      boolean spray = container == Container.SPRAY || container == Container.TRIGGER;
+      if (spray && prediction.finished().debris()) {
+        add(
+            Code.POWDER_IN_SPRAY,
+            Severity.ERROR,
+            step(i),
+            "Powder is left in what is sprayed.",
+            "It blocks the nozzle and leaves debris on the scalp.",
+            "Strain a second time, through paper or a very fine cloth.");
+      }
+      if (prediction.finished().thickness() > container.thickestMpas()) {
+        add(
+            Code.TOO_THICK_FOR_CONTAINER,
+            Severity.WARNING,
+            step(i),
+            String.format(
+                Locale.ROOT,
+                "About %.0f mPa·s when cold, too thick for a %s.",
+                prediction.finished().thickness(),
+                container.words()),
+            "It will not come out.",
+            "Use a jar or an applicator, more water, or less of what gels.");
+      }
+    }
+  }
+
+  private void limits() {
+    double finished = Math.max(1e-9, prediction.finished().grams());
+    double essential = 0;
+    boolean leftOn = formula.purposes().stream().anyMatch(Purpose::leftOn);
+    for (int i = 0; i < formula.ingredients().size(); i++) {
+      Material material = brew.materials().get(i);
+      Proportion proportion = formula.ingredients().get(i).proportion();
+      double percent =
+          100
+              * prediction.amounts().getOrDefault(formula.ingredients().get(i).key(), 0.0)
+              / finished;
+      Property limited = leftOn ? Property.LIMIT_LEAVE_ON : Property.LIMIT_RINSE_OFF;
+      double limit = material.value(limited, Double.POSITIVE_INFINITY);
+      if (percent > limit * 1.001) {
+        add(
+            Code.OVER_LIMIT,
+            Severity.ERROR,
+            ingredient(i),
+            String.format(
+                Locale.ROOT, "%s makes %.2f %%, over %.2f %%.", material.name(), percent, limit),
+            material.figures().get(limited).source(),
+            "Take less, or brew more around it.");
+      }
+      if (material.kind() == MaterialKind.ESSENTIAL_OIL) {
+        essential += percent;
+        if (proportion instanceof Proportion.Parts) {
+          add(
+              Code.INFUSED_OR_ESSENTIAL,
+              Severity.WARNING,
+              ingredient(i),
+              material.name() + " is given by weight, like an infused oil.",
+              "An essential oil is used by the drop; the infused oil of the same plant by the spoon.",
+              "Say which is meant: give drops, or choose the infused oil.");
+        }
+      } else if (material.kind() == MaterialKind.INFUSED_OIL
+          && proportion instanceof Proportion.DropsPer100Ml) {
+        add(
+            Code.INFUSED_OR_ESSENTIAL,
+            Severity.WARNING,
+            ingredient(i),
+            material.name() + " is given in drops, like an essential oil.",
+            "Drops of an infused oil do next to nothing.",
+            "Say which is meant: give it by the spoon, or choose the essential oil.");
+      }
+    }
+    if (essential > ESSENTIAL_SUM_LIMIT) {
+      add(
+          Code.OVER_LIMIT,
+          Severity.ERROR,
+          "ingredients",
+          String.format(Locale.ROOT, "Essential oils make %.2f %% together.", essential),
+          "Our house limit for an adult scalp is 1 % in all; half of it for a child over 6.",
+          "Take fewer drops.");
+    }
+  }
+
+  private void preservatives() {
+    List<Preservation> all = Preservation.in(brew, prediction);
+    for (Preservation preservation : all) {
+      for (Preservation.Fault fault : preservation.faults()) {
+        add(
+            Code.PRESERVATIVE_NOT_WORKING,
+            Severity.WARNING,
+            "ingredients",
+            preservation.material().name() + " does not work here: " + words(fault) + ".",
+            "The brew then keeps only as long as without it.",
+            cure(fault));
+      }
+    }
+    boolean watery = prediction.finished().waterShare() > 0.3;
+    if (all.isEmpty() && watery) {
+      for (int i = 0; i < formula.ingredients().size(); i++) {
+        MaterialKind kind = brew.materials().get(i).kind();
+        if (kind == MaterialKind.ESSENTIAL_OIL || kind == MaterialKind.ACID) {
+          add(
+              Code.NOT_A_PRESERVATIVE,
+              Severity.NOTE,
+              ingredient(i),
+              brew.materials().get(i).name() + " does not preserve.",
+              "Scents, vitamins and sour juices do not stop mould and bacteria at these amounts.",
+              "Go by the date on the bottle.");
+        }
+      }
+    }
+  }
+
+  private static String words(Preservation.Fault fault) {
+    return switch (fault) {
+      case TOO_LITTLE -> "too little of it";
+      case TOO_MUCH -> "more than its range";
+      case WRONG_PH -> "not at this pH";
+      case TOO_HOT -> "stirred in too hot";
+      case PLANT_LEFT_IN -> "plant is left in";
+    };
+  }
+
+  private static String cure(Preservation.Fault fault) {
+    return switch (fault) {
+      case TOO_LITTLE, TOO_MUCH -> "Weigh its dose of the finished mass.";
+      case WRONG_PH -> "Measure the pH and bring it into its range, or choose another.";
+      case TOO_HOT -> "Let the brew cool first.";
+      case PLANT_LEFT_IN -> "Strain fine.";
+    };
+  }
+
+  private void acidity() {
+    double ph = prediction.finished().ph();
+    if (Double.isNaN(ph)) {
+      return;
+    }
+    boolean leftOn = formula.purposes().stream().anyMatch(Purpose::leftOn);
+    double line = leftOn ? SOUR_LEAVE_ON : SOUR_RINSE_OFF;
+    if (ph < line) {
+      add(
+          Code.TOO_SOUR,
+          Severity.WARNING,
+          "ingredients",
+          String.format(Locale.ROOT, "About pH %.1f.", ph),
+          leftOn ? "Too sour to be left on." : "Too sour even to be rinsed off.",
+          "Use less of the acid.");
+    } else if (!leftOn && ph < SOUR_LEAVE_ON) {
+      add(
+          Code.TOO_SOUR,
+          Severity.NOTE,
+          "ingredients",
+          String.format(Locale.ROOT, "About pH %.1f: rinse it off.", ph),
+          "Sour on sores or freshly scratched skin stings.",
+          "Use less of the acid if it stings.");
+    }
+  }
+
+  private void lifeSpent() {
+    for (int i = 0; i < formula.steps().size(); i++) {
+      if (formula.steps().get(i) instanceof Step.Soak) {
+        StepOutcome outcome = prediction.steps().get(i);
+        double spent = outcome.minutes() / 60 * Spoilage.rate(outcome.endC());
+        double life = KeepingClass.INFUSION.budgetHours(dremsa.core.keep.School.CAREFUL);
+        boolean dry = has(MaterialKind.SPIRIT) || prediction.finished().oilShare() > 0.5;
+        if (!dry && spent > life / 2) {
+          add(
+              Code.LIFE_SPENT_EARLY,
+              spent > life ? Severity.ERROR : Severity.WARNING,
+              step(i),
+              String.format(
+                  Locale.ROOT,
+                  "%s spends %.0f of its %.0f hours before it is strained.",
+                  StepWords.headline(formula.steps().get(i)),
+                  spent,
+                  life),
+              "Warm and wet, it spoils while it soaks.",
+              "Soak it in the fridge, or shorter.");
+        }
+      }
+    }
+  }
+
+  private boolean prepared(String key, Step.Treatment treatment) {
+    return formula.steps().stream()
+        .anyMatch(
+            s ->
+                s instanceof Step.Prepare p
+                    && p.treatment() == treatment
+                    && p.ingredients().contains(key));
+  }
+
+  private boolean washed(String key) {
+    return formula.steps().stream()
+        .anyMatch(s -> s instanceof Step.Wash wash && wash.ingredients().contains(key));
+  }
+
+  private boolean has(MaterialKind kind) {
+    return brew.materials().stream().anyMatch(material -> material.kind() == kind);
+  }
+
+  private static String step(int index) {
+    return "steps[" + index + "]";
+  }
+
+  private static String ingredient(int index) {
+    return "ingredients[" + index + "]";
+  }
+
+  private void add(
+      Code code, Severity severity, String place, String what, String why, String cure) {
+    findings.add(new Finding(code, severity, place, what, why, cure));
+  }
+}

@@ -1,0 +1,78 @@
+package dremsa.core.measure;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The loose measures of a kitchen, each with a stated size that a household may change: pinch,
+ * handful, glass, the scoop that came with a powder; and pieces, whose weight is a material's own.
+ */
+public final class CountMeasures {
+  /** Common practice: a sixteenth of a teaspoon. */
+  public static final KitchenMeasure PINCH = volume("pinch", 0.31);
+
+  /** Common practice. */
+  public static final KitchenMeasure HANDFUL = volume("handful", 60);
+
+  /** Common practice: a drinking glass. */
+  public static final KitchenMeasure GLASS = volume("glass", 200);
+
+  /** Our estimate: the scoop in a tub of powder; look at yours. */
+  public static final KitchenMeasure SCOOP = volume("scoop", 8);
+
+  public static final KitchenMeasure SPRIG = piece("sprig");
+  public static final KitchenMeasure LEAF = piece("leaf");
+  public static final KitchenMeasure FLOWER = piece("flower");
+  public static final KitchenMeasure BUD = piece("bud");
+  public static final KitchenMeasure PIECE = piece("piece");
+
+  private static final List<KitchenMeasure> STANDARD =
+      List.of(PINCH, HANDFUL, GLASS, SCOOP, SPRIG, LEAF, FLOWER, BUD, PIECE);
+
+  private static final CountMeasures USUAL = new CountMeasures(Map.of());
+
+  private final Map<String, KitchenMeasure> byId;
+
+  private CountMeasures(Map<String, Double> ownMillilitres) {
+    byId = new LinkedHashMap<>();
+    for (KitchenMeasure measure : STANDARD) {
+      byId.put(measure.id(), measure);
+    }
+    ownMillilitres.forEach(
+        (id, millilitres) -> {
+          KitchenMeasure standard = byId.get(id);
+          if (standard == null || standard.dimension() != Dimension.VOLUME) {
+            throw new IllegalArgumentException("'" + id + "' has no size to change");
+          }
+          byId.put(id, volume(id, millilitres));
+        });
+  }
+
+  /** The stated sizes. */
+  public static CountMeasures usual() {
+    return USUAL;
+  }
+
+  /**
+   * With sizes of a household's own.
+   *
+   * @param ownMillilitres by id: pinch, handful, glass, scoop
+   */
+  public static CountMeasures with(Map<String, Double> ownMillilitres) {
+    return new CountMeasures(ownMillilitres);
+  }
+
+  /** All of them. */
+  public List<KitchenMeasure> all() {
+    return List.copyOf(byId.values());
+  }
+
+  private static KitchenMeasure volume(String id, double millilitres) {
+    return new KitchenMeasure(id, id, Dimension.VOLUME, millilitres);
+  }
+
+  private static KitchenMeasure piece(String id) {
+    return new KitchenMeasure(id, id, Dimension.COUNT, 1);
+  }
+}
