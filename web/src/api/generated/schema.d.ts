@@ -308,6 +308,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/materials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/predictions": {
         parameters: {
             query?: never;
@@ -455,6 +471,30 @@ export interface components {
             /** @enum {string} */
             reason: "DATE" | "MOULD" | "SMELL" | "SEPARATED" | "DISLIKED" | "SPILLED" | "OTHER";
             note?: string;
+        };
+        FigureView: {
+            /** @enum {string} */
+            property: "DENSITY" | "WATER_SHARE" | "HOLD" | "HOLD_HOT" | "HOLD_SQUEEZED" | "FAST_SHARE" | "SLOW_RATE" | "GUM_YIELD" | "GUM_POWER" | "ALCOHOL" | "ACID" | "DROP" | "PIECE" | "DOSE" | "LIMIT_LEAVE_ON" | "LIMIT_RINSE_OFF" | "WORKING_PH" | "MAX_TEMPERATURE";
+            /** Format: double */
+            value: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            unit: string;
+            /** @enum {string} */
+            provenance: "PUBLISHED" | "COMMON_PRACTICE" | "FROM_MEMORY" | "ESTIMATE" | "CALIBRATED" | "HOUSEHOLD";
+            source: string;
+        };
+        FindingJson: {
+            /** @enum {string} */
+            code: "SPIRIT_NEAR_HEAT" | "ADDED_TOO_HOT" | "POWDER_IN_SPRAY" | "TOO_THICK_FOR_CONTAINER" | "ALOE_NOT_DRAINED" | "GRAIN_NOT_WASHED" | "GROUND_SEED_IN_GEL" | "WET_PLANT_IN_OIL" | "SEED_BOILED_AGAIN" | "PRESERVATIVE_NOT_WORKING" | "OVER_LIMIT" | "NOT_A_PRESERVATIVE" | "INFUSED_OR_ESSENTIAL" | "TOO_SOUR" | "LIFE_SPENT_EARLY" | "IMPOSSIBLE_HERE" | "NO_EFFECT";
+            /** @enum {string} */
+            severity: "ERROR" | "WARNING" | "NOTE";
+            place: string;
+            what: string;
+            why: string;
+            cure: string;
         };
         FormulaJson: {
             id?: string;
@@ -608,6 +648,16 @@ export interface components {
             /** Format: double */
             minute?: number;
         };
+        MaterialView: {
+            id: string;
+            name: string;
+            inci: string;
+            /** @enum {string} */
+            kind: "WATER" | "LEAF" | "FLOWER" | "ROOT" | "BARK" | "BUD" | "SEED" | "GUM_SEED" | "GRAIN" | "SEAWEED" | "POWDER" | "GUM_POWDER" | "FRESH_LEAF" | "FRESH_PLANT" | "ALOE_LEAF" | "JUICE" | "ACID" | "SPIRIT" | "GLYCERIN" | "CARRIER_OIL" | "INFUSED_OIL" | "ESSENTIAL_OIL" | "FRAGRANCE" | "PRESERVATIVE" | "POWDER_ADDITIVE" | "CONDITIONER" | "BREW";
+            kindWords: string;
+            note: string;
+            figures: components["schemas"]["FigureView"][];
+        };
         MomentJson: {
             /** Format: double */
             minute: number;
@@ -674,13 +724,14 @@ export interface components {
             steps: components["schemas"]["StepPlanJson"][];
             trace: components["schemas"]["MomentJson"][];
             landmarks: components["schemas"]["LandmarkJson"][];
-            thickness: components["schemas"]["ThicknessJson"];
+            thickness?: components["schemas"]["ThicknessJson"];
             strengths: components["schemas"]["StrengthJson"][];
             /** Format: double */
             totalMinutes: number;
             /** Format: date-time */
             bottledAt: string;
             keeping: components["schemas"]["VerdictJson"];
+            findings: components["schemas"]["FindingJson"][];
         };
         Problem: {
             type: string;
@@ -1710,6 +1761,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KitchenJson"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MaterialView"][];
                 };
             };
             /** @description A problem detail (RFC 9457) */

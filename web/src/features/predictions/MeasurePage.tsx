@@ -99,6 +99,11 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
                 />
                 <p className="soft small">{rangeWords(p)}</p>
               </section>
+              {p.findings.map((f) => (
+                <p key={f.place + f.code} className="caution">
+                  <b>{f.what}</b> {f.why} {f.cure}
+                </p>
+              ))}
               <section aria-labelledby="goes">
                 <h2 id="goes">How it goes</h2>
                 <BrewLine

@@ -183,4 +183,28 @@ class PredictionsTest {
             OWNER.raw(URL, "{\"formulaId\":\"gold\",\"target\":{\"kind\":\"FULL_POT\"}}").status())
         .isEqualTo(404);
   }
+
+  @Test
+  void everyBuiltInFormulaCanBeAskedForAndIsSound() {
+    for (var formula : OWNER.get("/api/formulas").body()) {
+      Visitor.Answer answer =
+          OWNER.post(
+              URL,
+              Map.of(
+                  "formulaId", formula.get("id").asString(),
+                  "target",
+                      Map.of("kind", "VOLUME", "amount", Map.of("value", 400, "unit", "ml"))));
+      assertThat(answer.status()).as(formula.get("id") + " " + answer.body()).isEqualTo(200);
+      assertThat(answer.at("/findings").valueStream().map(f -> f.get("severity").asString()))
+          .doesNotContain("ERROR");
+      assertThat(answer.body().toString()).doesNotContain("NaN").doesNotContain("Infinity");
+    }
+  }
+
+  @Test
+  void theCatalogueTellsWhereItsFiguresComeFrom() {
+    var materials = OWNER.get("/api/materials").body();
+    assertThat(materials.size()).isGreaterThan(80);
+    assertThat(materials.get(0).get("figures").size()).isPositive();
+  }
 }

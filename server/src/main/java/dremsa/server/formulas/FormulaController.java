@@ -1,24 +1,35 @@
 package dremsa.server.formulas;
 
+import dremsa.core.brew.Brew;
+import dremsa.core.brew.Facts;
+import dremsa.core.brew.StepOutcome;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Purpose;
 import dremsa.core.formula.Step;
-import dremsa.core.formula.Window;
 import dremsa.core.kitchen.Container;
+import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
 import dremsa.core.material.Materials;
+import dremsa.server.accounts.Member;
+import dremsa.server.kitchens.Kitchens;
 import dremsa.server.wire.FormulaJson;
 import java.util.List;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 class FormulaController {
-  private final Formulas formulas;
+  /** The size at which a list tells how long a brew takes, mL. */
+  private static final double TOLD_AT_ML = 500;
 
-  FormulaController(Formulas formulas) {
+  private final Formulas formulas;
+  private final Kitchens kitchens;
+
+  FormulaController(Formulas formulas, Kitchens kitchens) {
     this.formulas = formulas;
+    this.kitchens = kitchens;
   }
 
   /** A formula in a list. */
@@ -41,8 +52,9 @@ class FormulaController {
   record IngredientView(String key, String name, String inci, String kind, boolean plant) {}
 
   @GetMapping("/api/formulas")
-  List<FormulaLine> list() {
-    return formulas.all().stream().map(FormulaController::line).toList();
+  List<FormulaLine> list(@AuthenticationPrincipal Member member) {
+    Kitchen kitchen = kitchens.of(member.household());
+    return formulas.all().stream().map(formula -> line(formula, kitchen)).toList();
   }
 
   @GetMapping("/api/formulas/{id}")
@@ -65,7 +77,10 @@ class FormulaController {
             .toList());
   }
 
-  private static FormulaLine line(Formula formula) {
+  private static FormulaLine line(Formula formula, Kitchen kitchen) {
+    Brew brew = Brew.of(formula, kitchen, Materials.standard());
+    List<StepOutcome> steps =
+        brew.predict(TOLD_AT_ML / brew.millilitresAtOne(), Facts.NONE).steps();
     return new FormulaLine(
         formula.id(),
         formula.name(),
@@ -75,20 +90,13 @@ class FormulaController {
         formula.ingredients().stream()
             .map(ingredient -> Materials.standard().get(ingredient.material()).name())
             .toList(),
-        formula.steps().stream()
-            .mapToDouble(step -> step.window().map(Window::usual).orElse(4.0))
-            .sum(),
+        steps.get(steps.size() - 1).endMinute(),
         (int) formula.steps().stream().filter(Step.Strain.class::isInstance).count(),
         formula.steps().stream()
             .filter(Step.Bottle.class::isInstance)
             .map(step -> ((Step.Bottle) step).container())
             .findFirst()
             .orElse(Container.JAR),
-        formula.ingredients().stream()
-            .map(ingredient -> Materials.standard().get(ingredient.material()))
-            .filter(material -> material.kind().isPlant())
-            .map(Material::tint)
-            .findFirst()
-            .orElse("C9DDE6"));
+        brew.tint());
   }
 }

@@ -11,6 +11,8 @@ import dremsa.core.brew.VesselChoice;
 import dremsa.core.brew.WaterAccount;
 import dremsa.core.check.Caution;
 import dremsa.core.check.Cautions;
+import dremsa.core.check.Finding;
+import dremsa.core.check.SelfCheck;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepWords;
 import dremsa.core.keep.Verdict;
@@ -39,7 +41,8 @@ public record PredictionJson(
     List<StrengthJson> strengths,
     double totalMinutes,
     Instant bottledAt,
-    VerdictJson keeping) {
+    VerdictJson keeping,
+    List<FindingJson> findings) {
 
   /** A value with its believable range; low and high are null where no range was reckoned. */
   public record RangeJson(@Nullable Double low, double value, @Nullable Double high) {}
@@ -99,6 +102,25 @@ public record PredictionJson(
   /** Strength in one plant. */
   public record StrengthJson(String ingredient, double extractedPercent, double gramsPer100Ml) {}
 
+  /** What the self-check says: what, why, where and the cure. */
+  public record FindingJson(
+      Finding.Code code,
+      Finding.Severity severity,
+      String place,
+      String what,
+      String why,
+      String cure) {
+    static FindingJson of(Finding finding) {
+      return new FindingJson(
+          finding.code(),
+          finding.severity(),
+          finding.place(),
+          finding.what(),
+          finding.why(),
+          finding.cure());
+    }
+  }
+
   /** The names of the ranged results. */
   public static final String BOTTLED = "bottled";
 
@@ -143,7 +165,8 @@ public record PredictionJson(
             .toList(),
         outcomes.get(outcomes.size() - 1).endMinute(),
         bottledAt,
-        VerdictJson.of(verdict));
+        VerdictJson.of(verdict),
+        SelfCheck.of(brew, prediction).stream().map(FindingJson::of).toList());
   }
 
   private static RangeJson range(Range range, double value) {
