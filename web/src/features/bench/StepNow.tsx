@@ -73,7 +73,7 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
         </p>
       )}
       {run.window && vessel && (
-        <div style={{ maxWidth: 300, margin: '0 auto', width: '100%' }}>
+        <div style={{ maxWidth: 240, margin: '0 auto', width: '100%' }}>
           <PotPicture
             kind={vessel.kind}
             fill={plan.millilitres / vessel.capacityMl}

@@ -34,7 +34,7 @@ class ScreenshotsTest {
       laptop.picture(folder.resolve("run.png"));
       laptop.tap("Keep");
       laptop.see("mL left");
-      laptop.script("document.querySelectorAll('.standing')[2].click()");
+      laptop.script("document.querySelectorAll('.standing')[1].click()");
       laptop.see("What happened to it");
       laptop.picture(folder.resolve("bottle.png"));
       laptop.go("/keep/history");

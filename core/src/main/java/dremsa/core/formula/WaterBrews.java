@@ -116,7 +116,7 @@ final class WaterBrews {
   private static Formula calendulaWater() {
     return new Formula(
         "calendula-water",
-        "Calendula overnight water",
+        "Calendula water",
         Method.HOT_INFUSION,
         Set.of(Purpose.RINSE, Purpose.LEAVE_IN),
         "Bright flowers, poured over and strained once they have given their colour.",

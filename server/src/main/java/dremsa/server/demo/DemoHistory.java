@@ -32,6 +32,18 @@ class DemoHistory {
 
   private static final int DAYS = 150;
 
+  /** From here on the story is told batch by batch, so that the shelf has something to show. */
+  private static final double THIS_WEEK_DAYS = 6;
+
+  private static final String[] OFTEN = {
+    "lemon-balm-spray",
+    "fennel-seed-rinse",
+    "nettle-powder-spray",
+    "linseed-gel",
+    "lemon-balm-spray",
+    "birch-sage-decoction"
+  };
+
   private final Bench bench;
   private final Runs runs;
   private final Shelf shelf;
@@ -60,23 +72,52 @@ class DemoHistory {
             plain.scoops()),
         0);
     Random dice = new Random(31);
-    String[] formulas = {
-      "lemon-balm-spray", "fennel-seed-rinse", "nettle-powder-spray", "lemon-balm-spray"
-    };
     int count = 0;
-    for (double day = DAYS; day > 0.7; day -= day > 6 ? 2.2 + dice.nextDouble() * 2.4 : 1.1) {
+    for (double day = DAYS; day > THIS_WEEK_DAYS; day -= 2.4 + dice.nextDouble() * 2.2) {
       Instant start =
           now.minus(Duration.ofMinutes(Math.round(day * 24 * 60))).minus(Duration.ofHours(5));
-      brew(household, formulas[count % formulas.length], start, now, dice, count);
+      brew(household, OFTEN[count % OFTEN.length], start, now, dice, count);
       count++;
     }
+    thisWeek(household, now);
     brewing(household, now);
+  }
+
+  /** What stands on the shelf when the demo opens, told one by one. */
+  private void thisWeek(UUID household, Instant now) {
+    stands(household, "fennel-seed-rinse", 5.4, 1, 500, 330, now);
+    stands(household, "nettle-powder-spray", 4.2, 2, 250, 120, now);
+    stands(household, "linseed-gel", 3.6, 1, 250, 110, now);
+    stands(household, "lemon-balm-spray", 2.7, 2, 250, 90, now);
+    stands(household, "birch-sage-decoction", 1.5, 1, 500, 60, now);
+    stands(household, "calendula-oil", 30, 1, 100, 35, now);
+  }
+
+  /** One batch, brewed so many days ago, from whose first bottle so much was used since. */
+  private void stands(
+      UUID household,
+      String formula,
+      double daysAgo,
+      int bottles,
+      double size,
+      double used,
+      Instant now) {
+    Instant start = now.minus(Duration.ofMinutes(Math.round(daysAgo * 24 * 60)));
+    UUID batch =
+        bench.start(household, formula, TargetJson.bottles(bottles, size), Map.of(), start);
+    finish(household, batch, start, bottles, size, new Random(5), false);
+    for (int i = 3; i > 0; i--) {
+      Shelf.Standing first = shelf.standingOf(household, batch).get(0);
+      Instant at = now.minus(Duration.ofHours(7L * i));
+      shelf.take(household, first.id(), first.version(), Math.floor(used / 3), at);
+    }
   }
 
   private void brew(
       UUID household, String formula, Instant start, Instant now, Random dice, int count) {
-    double size = formula.equals("fennel-seed-rinse") ? 500 : dice.nextInt(3) == 0 ? 150 : 250;
-    int bottles = formula.equals("fennel-seed-rinse") ? 1 : 1 + dice.nextInt(2);
+    boolean rinse = formula.equals("fennel-seed-rinse") || formula.equals("birch-sage-decoction");
+    double size = rinse ? 500 : dice.nextInt(3) == 0 ? 150 : 250;
+    int bottles = rinse ? 1 : 1 + dice.nextInt(2);
     UUID batch =
         bench.start(household, formula, TargetJson.bottles(bottles, size), Map.of(), start);
     if (count % 17 == 9) {
