@@ -48,6 +48,12 @@ describe('a household', () => {
     expect(formatFor(household({})).celsius(4.6)).toBe('5 °C');
   });
 
+  it('writes short days on tags', () => {
+    const format = formatFor(household({}));
+    expect(format.tagDay('2026-11-25', '2026-11-24')).toBe('Wed 25');
+    expect(format.tagDay('2027-02-07', '2026-11-24')).toBe('7 Feb');
+  });
+
   it('lives in its own time zone', () => {
     const far = formatFor(household({ timeZone: 'Pacific/Auckland' }));
     expect(far.dateOf('2026-11-24T12:00:00Z')).toBe('2026-11-25');

@@ -9,6 +9,8 @@ export interface Format {
   ml: (ml: number) => string;
   grams: (g: number) => string;
   day: (date: string) => string;
+  /** Short enough for a tag: "Wed 25" within three weeks of a day, else "7 Feb". */
+  tagDay: (date: string, from: string) => string;
   dayLong: (date: string) => string;
   moment: (instant: string | number) => string;
   clock: (instant: string | number) => string;
@@ -50,6 +52,8 @@ export function formatFor(household: Household | undefined): Format {
   const make = (options: Intl.DateTimeFormatOptions, timeZone = zone) =>
     new Intl.DateTimeFormat('en-GB', { ...options, timeZone });
   const day = make({ weekday: 'short', day: 'numeric', month: 'short' }, 'UTC');
+  const weekday = make({ weekday: 'short', day: 'numeric' }, 'UTC');
+  const month = make({ day: 'numeric', month: 'short' }, 'UTC');
   const dayLong = make({ weekday: 'long', day: 'numeric', month: 'long' }, 'UTC');
   const moment = make({
     weekday: 'short',
@@ -69,6 +73,10 @@ export function formatFor(household: Household | undefined): Format {
         : `${figure(ml)} mL`,
     grams: (g) => `${figure(g)} g`,
     day: (date) => day.format(new Date(date + 'T00:00:00Z')).replace(',', ''),
+    tagDay: (date, from) => {
+      const days = (Date.parse(date) - Date.parse(from)) / 86_400_000;
+      return (Math.abs(days) < 21 ? weekday : month).format(new Date(date + 'T00:00:00Z'));
+    },
     dayLong: (date) => dayLong.format(new Date(date + 'T00:00:00Z')).replace(',', ''),
     moment: (instant) => moment.format(new Date(instant)).replace(/, (\d\d:)/, ' $1'),
     clock: (instant) => clock.format(new Date(instant)),

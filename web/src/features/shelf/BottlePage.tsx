@@ -100,7 +100,7 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
               <span className={`tag ${standing ? bottle.freshness : ''}`}>
                 <b>
                   {standing
-                    ? tagWords(bottle, format)
+                    ? tagWords(bottle, format, view.today)
                     : bottle.status === 'FINISHED'
                       ? 'finished'
                       : 'thrown away'}

@@ -19,7 +19,7 @@ export function ShelfPage() {
       </main>
     );
   }
-  const { bottles, fridgeC } = shelf.data;
+  const { bottles, fridgeC, today } = shelf.data;
   const first = bottles[0];
   return (
     <main className="page" id="main">
@@ -43,7 +43,7 @@ export function ShelfPage() {
         <section className="board" aria-label="In the fridge">
           <div className="bottles">
             {bottles.map((b, i) => (
-              <Standing key={b.id} bottle={b} large={i < 3} />
+              <Standing key={b.id} bottle={b} today={today} large={i < 3} />
             ))}
           </div>
         </section>
@@ -53,7 +53,7 @@ export function ShelfPage() {
   );
 }
 
-function Standing({ bottle, large }: { bottle: BottleLine; large: boolean }) {
+function Standing({ bottle, today, large }: { bottle: BottleLine; today: string; large: boolean }) {
   const format = useFormat();
   return (
     <Link className="standing" to={`/keep/${bottle.id}`}>
@@ -71,7 +71,7 @@ function Standing({ bottle, large }: { bottle: BottleLine; large: boolean }) {
       <span className="plank" />
       <span className="string" />
       <span className={`tag ${bottle.freshness}`}>
-        <b>{tagWords(bottle, format)}</b>
+        <b>{tagWords(bottle, format, today)}</b>
         {Math.round(bottle.leftMl)} mL left
       </span>
     </Link>

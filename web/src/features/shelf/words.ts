@@ -2,10 +2,12 @@ import type { BottleLine, DiscardReason, HistoryLine } from '../../api/client';
 import type { Format } from '../../app/format';
 
 /** What the tag says; its shape and colour say the same. */
-export function tagWords(bottle: BottleLine, format: Format): string {
+export function tagWords(bottle: BottleLine, format: Format, today: string): string {
   if (bottle.freshness === 'OVER') return 'throw away';
   if (bottle.useNow) return 'use now';
-  return bottle.freshness === 'LAST_DAY' ? 'last day' : `till ${format.day(bottle.lastDay)}`;
+  return bottle.freshness === 'LAST_DAY'
+    ? 'last day'
+    : `till ${format.tagDay(bottle.lastDay, today)}`;
 }
 
 export const DISCARD_WORDS: Record<DiscardReason, string> = {

@@ -29,4 +29,7 @@ public sealed interface KeepEvent {
       }
     }
   }
+
+  /** It was opened and touched: fingers in a jar. */
+  record Opened(Instant at) implements KeepEvent {}
 }

@@ -25,8 +25,11 @@ import java.util.Map;
  */
 public record Keeping(
     Instant start, ZoneId zone, School school, Place place, List<KeepEvent> events) {
-  /** Freezing stops the clock, but not for ever. */
-  public static final double FREEZER_CAP_H = 90 * 24;
+  /** What is left to a thawed portion, h at 5 °C. */
+  public static final double THAWED_H = 48;
+
+  /** What is left to an unpreserved gel once fingers were in it, h at 5 °C. */
+  public static final double OPENED_GEL_H = 5 * 24;
 
   /** What costs less than this is not worth a line, h. */
   private static final double WORTH_TELLING_H = 1;
@@ -57,8 +60,13 @@ public record Keeping(
     double budget = keepingClass.budgetHours(school);
     double strained = prediction.heat().strainedMinute() / 60;
     boolean frozen = stands() == Place.FREEZER;
-    double cap = frozen ? FREEZER_CAP_H : keepingClass.capHours(school);
-    double capEnd = strained + cap;
+    double cap = frozen ? keepingClass.freezerHours() : keepingClass.capHours(school);
+    Timeline.Freezing freezing = timeline.freezing();
+    // Freezing stops the clock under a cap of its own; what stood frozen longer than that is over.
+    double capEnd =
+        frozen || freezing.hours() > keepingClass.freezerHours()
+            ? freezing.from() + keepingClass.freezerHours()
+            : strained + cap + freezing.hours();
     double budgetEnd =
         Double.isInfinite(budget) ? Double.POSITIVE_INFINITY : timeline.whenSpent(budget);
     double roomEnd =
@@ -75,6 +83,21 @@ public record Keeping(
     if (roomEnd < end) {
       clock = Clock.ROOM;
       end = roomEnd;
+    }
+
+    if (!Double.isNaN(freezing.thawed()) && keepingClass.perishable() && !frozen) {
+      double thawedEnd = timeline.whenSpentAfter(freezing.thawed(), THAWED_H);
+      if (thawedEnd < end) {
+        clock = Clock.THAWED;
+        end = thawedEnd;
+      }
+    }
+    if (!Double.isNaN(timeline.opened()) && keepingClass == KeepingClass.GEL) {
+      double openedEnd = timeline.whenSpentAfter(timeline.opened(), OPENED_GEL_H);
+      if (openedEnd < end) {
+        clock = Clock.OPENED;
+        end = openedEnd;
+      }
     }
 
     Instant runsOut = at(end);

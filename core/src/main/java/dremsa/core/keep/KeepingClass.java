@@ -66,6 +66,11 @@ public enum KeepingClass {
     return roomHours;
   }
 
+  /** How long it may stay frozen, h: brews and gels 90 days, grain cream 30; common practice. */
+  public double freezerHours() {
+    return (this == STARCH ? 30 : 90) * 24;
+  }
+
   /** Whether it has a life budget that warmth spends. */
   public boolean perishable() {
     return !Double.isInfinite(budgetDays[0]);

@@ -78,6 +78,8 @@ public sealed interface Reason {
         case ROOM ->
             "It stands at room temperature, which allows less than the fridge; the last day is the"
                 + " last whole day before that ends.";
+        case THAWED -> "Thawed, it keeps at most 48 hours at 5 °C and is never frozen again.";
+        case OPENED -> "Opened and touched, an unpreserved gel keeps at most 5 days at 5 °C.";
       };
     }
 

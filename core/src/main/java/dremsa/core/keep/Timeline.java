@@ -47,11 +47,16 @@ final class Timeline {
   private final List<Piece> pieces;
   private final double bottledHour;
   private final double roomFrom;
+  private final Freezing freezing;
+  private final double opened;
 
-  private Timeline(List<Piece> pieces, double bottledHour, double roomFrom) {
+  private Timeline(
+      List<Piece> pieces, double bottledHour, double roomFrom, Freezing freezing, double opened) {
     this.pieces = pieces;
     this.bottledHour = bottledHour;
     this.roomFrom = roomFrom;
+    this.freezing = freezing;
+    this.opened = opened;
   }
 
   static Timeline of(
@@ -75,9 +80,19 @@ final class Timeline {
     }
     double roomFrom = place == Place.ROOM ? bottled : Double.NaN;
     double celsius = place.celsius(climate);
+    Place stands = place;
+    double thawed = Double.NaN;
+    double opened = Double.NaN;
+    double frozenFrom = bottled;
+    double frozenHours = 0;
     List<KeepEvent> sorted = new ArrayList<>(events);
     sorted.sort(Comparator.comparing(KeepEvent::at));
     for (KeepEvent event : sorted) {
+      if (event instanceof KeepEvent.Opened) {
+        double hour = Math.max(bottled, hoursBetween(start, event.at()));
+        opened = Double.isNaN(opened) ? hour : opened;
+        continue;
+      }
       double at = Math.max(now, hoursBetween(start, event.at()));
       pieces.add(new Piece(now, at, celsius, celsius, IN_ITS_PLACE));
       now = at;
@@ -87,12 +102,20 @@ final class Timeline {
         pieces.add(new Piece(now, now + warmed.hours(), there, there, warmed.cause()));
         now += warmed.hours();
       } else if (event instanceof KeepEvent.Moved moved) {
-        celsius = moved.place().celsius(climate);
-        roomFrom = moved.place() == Place.ROOM ? now : Double.NaN;
+        if (stands == Place.FREEZER && moved.place() != Place.FREEZER) {
+          thawed = now;
+          frozenHours += now - frozenFrom;
+        } else if (moved.place() == Place.FREEZER) {
+          frozenFrom = now;
+        }
+        stands = moved.place();
+        celsius = stands.celsius(climate);
+        roomFrom = stands == Place.ROOM ? now : Double.NaN;
       }
     }
     pieces.add(new Piece(now, Double.POSITIVE_INFINITY, celsius, celsius, IN_ITS_PLACE));
-    return new Timeline(pieces, bottled, roomFrom);
+    return new Timeline(
+        pieces, bottled, roomFrom, new Freezing(thawed, frozenFrom, frozenHours), opened);
   }
 
   private static double hoursBetween(Instant start, Instant end) {
@@ -160,6 +183,29 @@ final class Timeline {
   /** The hour since when it stands at room temperature for good, or NaN. */
   double roomFrom() {
     return roomFrom;
+  }
+
+  /**
+   * Time in the freezer.
+   *
+   * @param thawed the hour at which it was last taken out, or NaN
+   * @param from the hour at which it was last put in
+   * @param hours spent there, up to the last thawing
+   */
+  record Freezing(double thawed, double from, double hours) {}
+
+  Freezing freezing() {
+    return freezing;
+  }
+
+  /** The hour at which it was first opened and touched, or NaN. */
+  double opened() {
+    return opened;
+  }
+
+  /** The hour at which so much more life is spent than by another hour. */
+  double whenSpentAfter(double hour, double budget) {
+    return whenSpent(spentBy(hour) + budget);
   }
 
   /** Life spent up to an hour. */

@@ -38,7 +38,11 @@ public record Verdict(
   public enum Clock {
     BUDGET,
     CAP,
-    ROOM
+    ROOM,
+    /** Thawed: two days at 5 °C, never frozen again. */
+    THAWED,
+    /** Opened and touched: five days at 5 °C for an unpreserved gel. */
+    OPENED
   }
 
   public Verdict {

@@ -154,4 +154,78 @@ class KeepingTest {
     assertThat(verdict.useNow()).isTrue();
     assertThat(verdict.reasons()).hasAtLeastOneElementOfType(Reason.UseNow.class);
   }
+
+  @Test
+  void freezingPausesAndThawingLeavesTwoDays() {
+    Instant in = TUESDAY.plus(1, ChronoUnit.DAYS);
+    Instant out = TUESDAY.plus(30, ChronoUnit.DAYS);
+    Prediction prediction = steeped(3);
+    Verdict frozen = judge(prediction, School.CAREFUL, new KeepEvent.Moved(in, Place.FREEZER));
+    assertThat(frozen.lastDay()).isAfter(LocalDate.parse("2027-02-18"));
+    Verdict thawed =
+        new Keeping(
+                TUESDAY,
+                LONDON,
+                School.CAREFUL,
+                Place.FRIDGE,
+                List.of(
+                    new KeepEvent.Moved(in, Place.FREEZER), new KeepEvent.Moved(out, Place.FRIDGE)))
+            .judge(brew, prediction, out);
+    assertThat(thawed.clock()).isEqualTo(Verdict.Clock.THAWED);
+    assertThat(thawed.runsOut()).isEqualTo(out.plus(48, ChronoUnit.HOURS));
+  }
+
+  @Test
+  void thawedWithinItsCapItHasFortyEightHours() {
+    Instant in = TUESDAY.plus(1, ChronoUnit.DAYS);
+    Instant out = TUESDAY.plus(3, ChronoUnit.DAYS);
+    Verdict thawed =
+        judge(
+            steeped(3),
+            School.CAREFUL,
+            new KeepEvent.Moved(in, Place.FREEZER),
+            new KeepEvent.Moved(out, Place.FRIDGE));
+    assertThat(thawed.clock()).isEqualTo(Verdict.Clock.THAWED);
+    assertThat(thawed.runsOut()).isEqualTo(out.plus(48, ChronoUnit.HOURS));
+  }
+
+  @Test
+  void fingersInAJarOfGelShortenIt() {
+    Brew gel = Kitchens.builtIn("linseed-gel");
+    Prediction prediction = Kitchens.reached(gel, 250).prediction();
+    Instant opened = TUESDAY.plus(6, ChronoUnit.HOURS);
+    Keeping shut = Keeping.inFridge(TUESDAY, LONDON, School.CAREFUL);
+    Keeping touched =
+        new Keeping(
+            TUESDAY, LONDON, School.CAREFUL, Place.FRIDGE, List.of(new KeepEvent.Opened(opened)));
+    Verdict before = shut.judge(gel, prediction, opened);
+    Verdict after = touched.judge(gel, prediction, opened);
+    assertThat(after.clock()).isEqualTo(Verdict.Clock.OPENED);
+    assertThat(after.runsOut()).isBefore(before.runsOut());
+    assertThat(after.runsOut()).isBeforeOrEqualTo(opened.plus(120, ChronoUnit.HOURS));
+  }
+
+  @Test
+  void publishedYardsticksAreTheCarefulCaps() {
+    // USP <795> (2023) beyond-use dates (from memory): 14 d unpreserved aqueous refrigerated, 35 d
+    // preserved aqueous, 90 d nonaqueous oral liquid, 180 d other nonaqueous.
+    assertThat(KeepingClass.INFUSION.capHours(School.CAREFUL)).isEqualTo(14 * 24);
+    assertThat(KeepingClass.PRESERVED.capHours(School.CAREFUL)).isEqualTo(35 * 24);
+    assertThat(KeepingClass.OIL.capHours(School.CAREFUL)).isEqualTo(90 * 24);
+    assertThat(KeepingClass.SPIRIT.capHours(School.CAREFUL)).isEqualTo(180 * 24);
+    // FDA Food Code 3-501.17: perishable food 7 days at 5 °C.
+    assertThat(KeepingClass.INFUSION.budgetHours(School.CAREFUL)).isEqualTo(168);
+    // ISO 29621: 20 % vol alcohol is microbiologically low risk.
+    assertThat(Classifier.LOW_RISK_ALCOHOL).isEqualTo(20);
+  }
+
+  @Test
+  void theOrderOfIndependentEventsDoesNotMatter() {
+    KeepEvent first = new KeepEvent.Warmed(TUESDAY.plus(10, ChronoUnit.HOURS), 3, 21, "left out");
+    KeepEvent second =
+        new KeepEvent.Warmed(TUESDAY.plus(40, ChronoUnit.HOURS), 5, 12, "warm fridge");
+    Prediction prediction = steeped(3);
+    assertThat(judge(prediction, School.CAREFUL, first, second).runsOut())
+        .isEqualTo(judge(prediction, School.CAREFUL, second, first).runsOut());
+  }
 }

@@ -85,7 +85,7 @@ class DemoHistory {
 
   /** What stands on the shelf when the demo opens, told one by one. */
   private void thisWeek(UUID household, Instant now) {
-    stands(household, "fennel-seed-rinse", 5.4, 1, 500, 330, now);
+    stands(household, "fennel-seed-rinse", 4.8, 1, 500, 330, now);
     stands(household, "nettle-powder-spray", 4.2, 2, 250, 120, now);
     stands(household, "linseed-gel", 3.6, 1, 250, 110, now);
     stands(household, "lemon-balm-spray", 2.7, 2, 250, 90, now);
