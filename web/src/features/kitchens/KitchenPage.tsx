@@ -118,7 +118,8 @@ function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: number }
     onSuccess: () => client.invalidateQueries({ queryKey: keys.all }),
   });
   const set = (part: Partial<Kitchen>) => setForm({ ...form, ...part });
-  const n = (v: number | string) => (v === '' ? (undefined as unknown as number) : Number(v));
+  // An emptied field stays empty and is sent so: the server says what it wants there.
+  const n = (v: number | string) => v as number;
   const vessel = (i: number, part: Partial<Kitchen['vessels'][number]>) =>
     set({ vessels: form.vessels.map((v, at) => (at === i ? { ...v, ...part } : v)) });
   const shown = [
