@@ -985,7 +985,7 @@ export interface components {
             /** Format: date-time */
             runsOut: string;
             /** @enum {string} */
-            clock: "BUDGET" | "CAP" | "ROOM";
+            clock: "BUDGET" | "CAP" | "ROOM" | "THAWED" | "OPENED";
             /** Format: date-time */
             capEnds: string;
             marked: boolean;
