@@ -8,6 +8,8 @@ import { useDrag } from './useDrag';
 interface Props {
   water: Prediction['water'];
   bottledMl: number;
+  /** What was asked for, where it is ahead of the prediction that is on its way. */
+  wantedMl?: number;
   /** What holds it back: "the leaves", "the seeds". */
   heldBy: string;
   /** When given, the dark edge of the bottles can be dragged to the volume wanted. */
@@ -15,7 +17,7 @@ interface Props {
 }
 
 /** In = bottle + held + steam + cloth, drawn as one stream that parts. */
-export function WaterAccount({ water, bottledMl, heldBy, onWanted }: Props) {
+export function WaterAccount({ water, bottledMl, wantedMl, heldBy, onWanted }: Props) {
   const id = useId().replaceAll(':', '');
   const { ref, width } = useElementSize();
   const w = Math.max(300, width || 800);
@@ -81,7 +83,7 @@ export function WaterAccount({ water, bottledMl, heldBy, onWanted }: Props) {
   const bottle = bands[0]!;
   const drag = useDrag(
     'y',
-    bottledMl,
+    wantedMl ?? bottledMl,
     [10, 20000],
     10,
     () => Math.max(0.5, water.in / tall),

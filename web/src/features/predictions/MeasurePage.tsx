@@ -95,7 +95,12 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
                   water={p.water}
                   bottledMl={p.bottledMl.value}
                   heldBy={heldBy}
-                  onWanted={(ml) => change({ kind: 'VOLUME', ml })}
+                  wantedMl={
+                    draft.kind === 'VOLUME' && draft.unit === 'ml'
+                      ? Number(draft.ml) || undefined
+                      : undefined
+                  }
+                  onWanted={(ml) => change({ kind: 'VOLUME', ml, unit: 'ml' })}
                 />
                 <p className="soft small">{rangeWords(p)}</p>
               </section>
