@@ -112,6 +112,7 @@ function RunView({ run, at, format }: { run: Run; at: number; format: Format }) 
                 mt="sm"
                 onClick={() => undo.mutate()}
                 loading={undo.isPending}
+                disabled={finish.isPending}
               >
                 Take the last tap back
               </Button>
