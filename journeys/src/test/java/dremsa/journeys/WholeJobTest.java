@@ -92,6 +92,11 @@ class WholeJobTest {
     browser.see("until it may be right");
     browser.see("The powder has sunk");
     browser.isAccessible("the bench, steeping");
+    browser.tap("Brew");
+    browser.see("On the bench");
+    browser.isAccessible("the list of pots");
+    browser.tap("Go to Nettle powder scalp spray");
+    browser.see("until it may be right");
     browser.moveClock(140 * 60);
     browser.see("right; usually done at");
     browser.tap("I see it: done");
