@@ -161,7 +161,8 @@ command_screenshots() {
 command_bench() {
   need_tools
   make_home
-  (cd "$ROOT" && mvn -B -q -ntp -pl core,bench -DskipTests -Dspotless.check.skip=true package &&
-    mvn -B -q -ntp -pl core,bench -DskipTests -Dspotless.check.skip=true dependency:build-classpath -Dmdep.outputFile="$HOME_DIR/bench.cp" -Dmdep.includeScope=runtime)
+  # One call, so that bench finds core in this build and nothing has to be installed.
+  (cd "$ROOT" && mvn -B -q -ntp -pl core,bench -DskipTests -Dspotless.check.skip=true package dependency:build-classpath \
+    -Dmdep.outputFile="$HOME_DIR/bench.cp" -Dmdep.includeScope=runtime)
   java -cp "$ROOT/bench/target/classes:$ROOT/core/target/classes:$(cat "$HOME_DIR/bench.cp")" org.openjdk.jmh.Main "${DREMSA_BENCH:-.*}"
 }
