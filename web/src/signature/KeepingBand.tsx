@@ -114,7 +114,7 @@ export function KeepingBand({ keeping, bottledAt, format, now }: Props) {
         {now !== undefined && now > bottledAt && now < end && (
           <g>
             <path d={`M${x(now)} ${y - 3}v${h + 6}`} stroke="var(--woad)" strokeWidth="4" />
-            {x(lastDayEnd) - x(now) > 130 && (
+            {x(lastDayEnd) - x(now) > 130 && (costShown === 0 || x(now) > 150) && (
               <text x={x(now)} y={y + h + 20} fontSize="13" fontWeight="700" textAnchor="middle">
                 now
               </text>
