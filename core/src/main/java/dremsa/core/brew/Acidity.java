@@ -23,4 +23,16 @@ public final class Acidity {
     double hydrogen = (-k + Math.sqrt(k * k + 4 * k * molar)) / 2;
     return -Math.log10(hydrogen);
   }
+
+  /**
+   * The acetic acid that gives a pH in pure water, the inverse of {@link #ofAceticAcid}.
+   *
+   * @param ph below 7
+   * @return g per 100 mL
+   */
+  public static double aceticAcidFor(double ph) {
+    double hydrogen = Math.pow(10, -ph);
+    double molar = hydrogen + hydrogen * hydrogen / ACETIC_CONSTANT;
+    return molar * ACETIC_MOLAR_MASS / 10;
+  }
 }

@@ -10,6 +10,7 @@ import dremsa.core.kitchen.VesselKind;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Materials;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
@@ -34,28 +35,67 @@ public final class Brew {
   private final Formula formula;
   private final Kitchen kitchen;
   private final List<Material> materials;
+  private final Materials surroundings;
+  private final Stock stock;
   private final Constants constants;
 
-  private Brew(Formula formula, Kitchen kitchen, List<Material> materials) {
+  private Brew(Formula formula, Kitchen kitchen, Materials surroundings, Stock stock) {
     this.formula = formula;
     this.kitchen = kitchen;
-    this.materials = materials;
+    this.surroundings = surroundings;
+    this.stock = stock;
+    this.materials =
+        formula.ingredients().stream()
+            .map(Ingredient::material)
+            .map(
+                id ->
+                    stock
+                        .of(id)
+                        .map(poured -> poured.material(id))
+                        .orElseGet(() -> surroundings.get(id)))
+            .toList();
     this.constants = new Constants(kitchen);
   }
 
   /**
-   * Resolves a formula.
+   * Resolves a formula that is not made with other brews.
    *
    * @throws dremsa.core.material.UnknownMaterialException when it names a material that is not
    *     there
    */
   public static Brew of(Formula formula, Kitchen kitchen, Materials materials) {
-    return new Brew(
-        formula,
-        kitchen,
-        formula.ingredients().stream()
-            .map(ingredient -> materials.get(ingredient.material()))
-            .toList());
+    return of(formula, kitchen, materials, Stock.NONE);
+  }
+
+  /**
+   * Resolves a formula.
+   *
+   * @param stock the brews that it is made with
+   * @throws dremsa.core.material.UnknownMaterialException when it names a material or a brew that
+   *     is not there
+   */
+  public static Brew of(Formula formula, Kitchen kitchen, Materials materials, Stock stock) {
+    return new Brew(formula, kitchen, materials, stock);
+  }
+
+  /** Another formula in the same surroundings. */
+  public Brew with(Formula changed) {
+    return of(changed, kitchen, surroundings, stock);
+  }
+
+  /** The same formula in another kitchen. */
+  public Brew with(Kitchen changed) {
+    return of(formula, changed, surroundings, stock);
+  }
+
+  /** The same formula with one material's figures changed. */
+  public Brew with(Material changed) {
+    return of(formula, kitchen, surroundings.with(changed), stock);
+  }
+
+  /** The ways of a divided batch, each as a brew of its own; empty when it is not divided. */
+  public List<Brew> ways() {
+    return formula.branches().stream().map(branch -> with(formula.way(branch))).toList();
   }
 
   public Formula formula() {
@@ -69,6 +109,13 @@ public final class Brew {
   /** The materials in the order of the formula's ingredients. */
   public List<Material> materials() {
     return materials;
+  }
+
+  /**
+   * The brew poured in as an ingredient, by its place in the formula; empty for a plain material.
+   */
+  public Optional<Stock.Poured> poured(int ingredient) {
+    return stock.of(formula.ingredients().get(ingredient).material());
   }
 
   /** The material of an ingredient, by its key. */
@@ -106,7 +153,7 @@ public final class Brew {
   public VesselChoice vesselsFor(double scale) {
     VesselChoice choice = VesselChoice.NONE;
     double contents = 0;
-    for (Step step : formula.steps()) {
+    for (Step step : stepsOfAllWays()) {
       if (step instanceof Step.Combine combine) {
         contents += millilitresOf(combine.ingredients(), scale);
         VesselKind kind = combine.vessel();
@@ -147,7 +194,7 @@ public final class Brew {
   public Map<VesselKind, Double> largestScales() {
     Map<VesselKind, Double> largest = new EnumMap<>(VesselKind.class);
     double contents = 0;
-    for (Step step : formula.steps()) {
+    for (Step step : stepsOfAllWays()) {
       if (step instanceof Step.Combine combine) {
         contents += millilitresOf(combine.ingredients(), 1);
         Optional<Vessel> vessel = kitchen.largest(combine.vessel());
@@ -157,6 +204,15 @@ public final class Brew {
       }
     }
     return largest;
+  }
+
+  private List<Step> stepsOfAllWays() {
+    if (formula.branches().isEmpty()) {
+      return formula.steps();
+    }
+    List<Step> all = new ArrayList<>(formula.steps());
+    formula.branches().forEach(branch -> all.addAll(branch.steps()));
+    return all;
   }
 
   /** The most liquid and plant that a vessel may hold here, mL. */
@@ -206,14 +262,27 @@ public final class Brew {
   }
 
   /**
-   * The same without the trace, for solving.
-   *
-   * @return millilitres to bottle at 20 °C
+   * Millilitres to bottle at 20 °C, of a divided batch those of all its ways; without the trace,
+   * for solving.
    */
   public double bottledMl(double scale, VesselChoice vessels, Facts facts) {
-    return new Simulation(this, constants, scale, vessels, facts, false)
-        .run()
-        .finished()
-        .millilitres();
+    if (!formula.branches().isEmpty()) {
+      double sum = 0;
+      for (Brew way : ways()) {
+        sum += way.bottledMl(scale, vessels, facts);
+      }
+      return sum;
+    }
+    return untraced(scale, vessels, facts).finished().millilitres();
+  }
+
+  /** The same prediction without its trace and its chilling, for solving. */
+  public Prediction untraced(double scale, VesselChoice vessels, Facts facts) {
+    return new Simulation(this, constants, scale, vessels, facts, false).run();
+  }
+
+  /** What a batch of this size consists of in the end, planned as usual. */
+  public Contents contents(double scale) {
+    return untraced(scale, vesselsFor(scale), Facts.NONE).contents();
   }
 }

@@ -77,4 +77,22 @@ final class Constants {
   double arrhenius(double celsius) {
     return Math.exp(-extractionOverR * (1 / (celsius + KELVIN) - 1 / REFERENCE_K));
   }
+
+  /**
+   * A thickening factor on the scale on which gums of several plants add up. Multiplied by percent
+   * of gum and summed it goes into {@link #thickness}.
+   */
+  double gumRoot(double power) {
+    return Math.pow(power, 1 / gumExponent);
+  }
+
+  /** mPa·s of water with gum in it. */
+  double thickness(double rootPercent, double celsius) {
+    double thin = Water.viscosity(celsius);
+    if (rootPercent == 0) {
+      return thin;
+    }
+    double warm = Math.exp(gumEnergyOverR * (1 / (celsius + KELVIN) - 1 / (20 + KELVIN)));
+    return thin + Math.pow(rootPercent, gumExponent) * warm;
+  }
 }

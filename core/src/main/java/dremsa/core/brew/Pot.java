@@ -2,16 +2,23 @@ package dremsa.core.brew;
 
 import dremsa.core.kitchen.Vessel;
 import dremsa.core.material.Material;
+import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Property;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 
 /** The state of a vessel while a formula runs. Mutable; lives for one prediction. */
 final class Pot {
-  private static final double ETHANOL_DENSITY = 0.7893;
+  static final double ETHANOL_DENSITY = 0.7893;
   private static final double GLYCERIN_DENSITY = 1.26;
   private static final double OIL_DENSITY = 0.915;
   private static final double WATER_DENSITY = Water.density(20);
+  private static final double JUICE_DENSITY = 1.01;
+
+  /** At the boil this long, what was raw counts as cooked; common practice. */
+  private static final double BOILED_MINUTES = 5;
 
   private final Constants k;
 
@@ -42,11 +49,29 @@ final class Pot {
   double strainedC = Double.NaN;
   boolean debris;
 
+  /** Gum and thickening that came with a brew poured in: g, and g times the root of its power. */
+  double pouredGum;
+
+  double pouredGumRoot;
+  final List<Contents.Gum> pouredGums = new ArrayList<>();
+
+  /** Minutes at the boil when juice or fresh plant last went in; NaN when none did. */
+  double juiceBoiled = Double.NaN;
+
+  double freshBoiled = Double.NaN;
+
+  final List<Contents.Preserver> preservatives = new ArrayList<>();
+  final Set<Contents.Trait> traits = EnumSet.noneOf(Contents.Trait.class);
+
   double poured;
   double held;
   double cloth;
   double steam;
+  double apart;
   double unaccounted;
+
+  /** How much of what was in it since the first pouring is still here, as a share. */
+  private double left = 1;
 
   final List<PlantIn> plants = new ArrayList<>();
 
@@ -59,7 +84,7 @@ final class Pot {
   static final class PlantIn {
     final int ingredient;
     final Material material;
-    final double grams;
+    double grams;
     final double addedAt;
     boolean strained;
     double strainedAt;
@@ -83,8 +108,7 @@ final class Pot {
       this.fast = material.value(Property.FAST_SHARE, 0.3);
       this.slow = material.value(Property.SLOW_RATE, 0.01);
       this.gumYield = material.value(Property.GUM_YIELD, 0);
-      this.gumRoot =
-          gumYield == 0 ? 0 : Math.pow(material.value(Property.GUM_POWER, 0), 1 / k.gumExponent);
+      this.gumRoot = gumYield == 0 ? 0 : k.gumRoot(material.value(Property.GUM_POWER, 0));
     }
   }
 
@@ -98,15 +122,30 @@ final class Pot {
       }
       case GLYCERIN -> glycerin += grams;
       case CARRIER_OIL, INFUSED_OIL, ESSENTIAL_OIL, FRAGRANCE -> oil += grams;
-      case JUICE -> juice += grams;
+      case JUICE -> {
+        juice += grams;
+        juiceBoiled = boiledMinutes;
+      }
       case WATER, ACID, BREW -> water += grams;
       case CONDITIONER -> {
         double share = material.value(Property.WATER_SHARE, 0.85);
         water += grams * share;
         other += grams * (1 - share);
+        traits.add(Contents.Trait.CONDITIONER);
       }
-      case PRESERVATIVE, POWDER_ADDITIVE -> other += grams;
+      case PRESERVATIVE -> {
+        other += grams;
+        boolean tooHot = celsius > material.value(Property.MAX_TEMPERATURE, 100) + 0.5;
+        preservatives.add(new Contents.Preserver(material, grams / left, tooHot));
+      }
+      case POWDER_ADDITIVE -> other += grams;
       default -> {
+        if (material.kind().isFresh()) {
+          traits.add(Contents.Trait.FRESH_PLANT);
+          freshBoiled = boiledMinutes;
+        } else if (material.kind() == MaterialKind.GRAIN) {
+          traits.add(Contents.Trait.STARCH);
+        }
         plants.add(new PlantIn(ingredient, material, grams, extractionMinutes, k));
         return;
       }
@@ -118,17 +157,52 @@ final class Pot {
     }
   }
 
+  /** Pours a finished brew in. */
+  void pour(Contents brew) {
+    water += brew.water();
+    ethanol += brew.ethanol();
+    glycerin += brew.glycerin();
+    oil += brew.oil();
+    juice += brew.juice();
+    other += brew.other() + brew.solids();
+    acidGrams += brew.acid();
+    for (Contents.Gum gum : brew.gums()) {
+      pouredGum += gum.grams();
+      pouredGumRoot += gum.grams() * k.gumRoot(gum.power());
+      pouredGums.add(new Contents.Gum(gum.grams() / left, gum.power()));
+    }
+    for (Contents.Preserver p : brew.preservatives()) {
+      preservatives.add(new Contents.Preserver(p.material(), p.grams() / left, p.tooHot()));
+    }
+    for (Contents.Trait trait : brew.traits()) {
+      switch (trait) {
+        case RAW_JUICE -> juiceBoiled = boiledMinutes;
+        case FRESH_UNBOILED -> freshBoiled = boiledMinutes;
+        default -> traits.add(trait);
+      }
+    }
+    poured += brew.grams();
+    if (Double.isNaN(firstWetMinute)) {
+      firstWetMinute = minute;
+    }
+  }
+
   double liquid() {
     return water + ethanol + glycerin + oil + juice + other;
   }
 
   /** Volume of the liquid, mL at 20 °C; contraction of spirit with water is neglected. */
   double millilitres() {
+    return millilitres(water, ethanol, glycerin, oil, juice, other);
+  }
+
+  static double millilitres(
+      double water, double ethanol, double glycerin, double oil, double juice, double other) {
     return water / WATER_DENSITY
         + ethanol / ETHANOL_DENSITY
         + glycerin / GLYCERIN_DENSITY
         + oil / OIL_DENSITY
-        + juice / 1.01
+        + juice / JUICE_DENSITY
         + other;
   }
 
@@ -137,7 +211,7 @@ final class Pot {
     return volume <= 0 ? 0 : 100 * ethanol / ETHANOL_DENSITY / volume;
   }
 
-  /** Keeps a share of every liquid part. */
+  /** Keeps a share of the liquid and of all that is dissolved in it. */
   void keepShare(double share) {
     water *= share;
     ethanol *= share;
@@ -145,6 +219,24 @@ final class Pot {
     oil *= share;
     juice *= share;
     other *= share;
+    acidGrams *= share;
+    pouredGum *= share;
+    pouredGumRoot *= share;
+    left *= share;
+    for (PlantIn plant : plants) {
+      plant.gumShare *= share;
+    }
+  }
+
+  /** Divides the batch: keeps a share of the liquid and of the plants in it. */
+  void divide(double share) {
+    apart += liquid() * (1 - share);
+    keepShare(share);
+    for (PlantIn plant : plants) {
+      // Its gum went off with it: what stays, as a smaller amount, has its full share again.
+      plant.grams *= share;
+      plant.gumShare /= share;
+    }
   }
 
   /** Takes vapour away: water first, as all there is to a watery brew. */
@@ -157,14 +249,10 @@ final class Pot {
 
   /** J/K of all that is in the pot. */
   double heatCapacity() {
-    double plantMass = 0;
-    for (PlantIn plant : plants) {
-      plantMass += plant.strained ? 0 : plant.grams;
-    }
     return (water + juice + other) * k.waterHeat
         + (ethanol + glycerin) * 2.4
         + oil * k.oilHeat
-        + plantMass * k.plantHeat;
+        + plantGrams() * k.plantHeat;
   }
 
   /** How fast the liquid draws against plain water. */
@@ -201,15 +289,6 @@ final class Pot {
             * plant.gumShare;
   }
 
-  double gumPercent() {
-    double sum = 0;
-    for (PlantIn plant : plants) {
-      sum += gum(plant);
-    }
-    double liquid = liquid();
-    return liquid <= 0 ? 0 : 100 * sum / liquid;
-  }
-
   /**
    * mPa·s at a temperature. Gums of several plants add up on the scale on which each is a power.
    */
@@ -217,19 +296,68 @@ final class Pot {
     double liquid = liquid();
     double root = 0;
     if (liquid > 0) {
+      root = 100 * pouredGumRoot / liquid;
       for (PlantIn plant : plants) {
         if (plant.gumYield > 0) {
           root += plant.gumRoot * 100 * gum(plant) / liquid;
         }
       }
     }
-    double thin = Water.viscosity(atC);
-    if (root == 0) {
-      return thin;
+    return k.thickness(root, atC);
+  }
+
+  /** Plant that is still in it, g. */
+  double plantGrams() {
+    double sum = 0;
+    for (PlantIn plant : plants) {
+      sum += plant.strained ? 0 : plant.grams;
     }
-    double warm =
-        Math.exp(k.gumEnergyOverR * (1 / (atC + Constants.KELVIN) - 1 / (20 + Constants.KELVIN)));
-    return thin + Math.pow(root, k.gumExponent) * warm;
+    return sum;
+  }
+
+  /** What it consists of now. */
+  Contents contents() {
+    List<Contents.Gum> gums = new ArrayList<>();
+    for (PlantIn plant : plants) {
+      double grams = gum(plant);
+      if (grams > 0) {
+        gums.add(new Contents.Gum(grams, plant.material.value(Property.GUM_POWER, 0)));
+      }
+    }
+    for (Contents.Gum gum : pouredGums) {
+      gums.add(new Contents.Gum(gum.grams() * left, gum.power()));
+    }
+    Set<Contents.Trait> all = EnumSet.copyOf(traits);
+    boolean hot = pouredHot || boiledMinutes >= BOILED_MINUTES;
+    if (boiledMinutes - juiceBoiled < BOILED_MINUTES && juice > 0) {
+      all.add(Contents.Trait.RAW_JUICE);
+    }
+    if (boiledMinutes - freshBoiled < BOILED_MINUTES) {
+      all.add(Contents.Trait.FRESH_UNBOILED);
+    }
+    boolean herbs = plants.stream().anyMatch(plant -> plant.material.kind() != MaterialKind.GRAIN);
+    if (traits.contains(Contents.Trait.STARCH) && herbs && hot) {
+      all.add(Contents.Trait.STARCH_HEATED);
+    }
+    double acid = acidGrams;
+    if (sourHours > 0) {
+      all.add(Contents.Trait.FERMENTED);
+      acid += Acidity.aceticAcidFor(Souring.ph(sourHours, k.fermentHours)) * millilitres() / 100;
+    }
+    return new Contents(
+        water,
+        ethanol,
+        glycerin,
+        oil,
+        juice,
+        other,
+        plantGrams(),
+        acid,
+        gums,
+        preservatives.stream()
+            .map(p -> new Contents.Preserver(p.material(), p.grams() * left, p.tooHot()))
+            .toList(),
+        all);
   }
 
   TracePoint moment() {

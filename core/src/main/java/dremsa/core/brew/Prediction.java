@@ -9,22 +9,24 @@ import java.util.Map;
  * @param amounts grams of each ingredient by key, additions after straining included
  * @param steps one for each step of the formula
  * @param trace moments from the first step to the bottling, at most about 1 °C apart
- * @param chilling moments from the bottling until the bottle has the temperature of its place
  * @param account where the liquid went
+ * @param contents what the finished brew consists of
  * @param finished what stands ready
  * @param strengths of each plant, in the order of the formula
  * @param heat how hot it was for how long
+ * @param chilling moments from the bottling until the bottle has the temperature of its place
  * @param troubles what keeps it from working; empty when nothing does
  */
 public record Prediction(
     Map<String, Double> amounts,
     List<StepOutcome> steps,
     List<TracePoint> trace,
-    List<TracePoint> chilling,
     WaterAccount account,
+    Contents contents,
     Finished finished,
     List<Strength> strengths,
     HeatHistory heat,
+    List<TracePoint> chilling,
     List<Trouble> troubles) {
   public Prediction {
     amounts = Map.copyOf(amounts);

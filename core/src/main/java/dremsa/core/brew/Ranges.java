@@ -3,7 +3,6 @@ package dremsa.core.brew;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.kitchen.Parameter;
 import dremsa.core.material.Material;
-import dremsa.core.material.Materials;
 import dremsa.core.material.Property;
 import dremsa.core.measure.Figure;
 import java.util.ArrayList;
@@ -44,14 +43,11 @@ public final class Ranges {
   /**
    * Ranges of several results of one batch.
    *
-   * @param brew resolved with {@code materials}
-   * @param materials the same surroundings that the brew was resolved with
    * @param results named functions of a prediction
    * @return a range for each name, in the given order
    */
   public static Map<String, Range> of(
       Brew brew,
-      Materials materials,
       double scale,
       VesselChoice vessels,
       Facts facts,
@@ -66,7 +62,7 @@ public final class Ranges {
         for (int i = 0; i < 2; i++) {
           Kitchen other =
               kitchen.withParameters(kitchen.parameters().with(parameter, end(figure, i)));
-          pair[i] = Brew.of(brew.formula(), other, materials).predict(scale, vessels, facts);
+          pair[i] = brew.with(other).predict(scale, vessels, facts);
         }
         moved.add(pair);
       }
@@ -77,8 +73,8 @@ public final class Ranges {
         if (figure != null && figure.low() < figure.high()) {
           Prediction[] pair = new Prediction[2];
           for (int i = 0; i < 2; i++) {
-            Materials other = materials.with(material.with(property, end(figure, i)));
-            pair[i] = Brew.of(brew.formula(), kitchen, other).predict(scale, vessels, facts);
+            pair[i] =
+                brew.with(material.with(property, end(figure, i))).predict(scale, vessels, facts);
           }
           moved.add(pair);
         }

@@ -69,4 +69,12 @@ public sealed interface Trouble {
       return "There is no hob in this kitchen.";
     }
   }
+
+  /** Less of a brew from the shelf is left than goes in. */
+  record NotEnoughPoured(int step, String name, double wantedMl, double leftMl) implements Trouble {
+    @Override
+    public String words() {
+      return "%.0f mL of %s are wanted, %.0f mL are left.".formatted(wantedMl, name, leftMl);
+    }
+  }
 }

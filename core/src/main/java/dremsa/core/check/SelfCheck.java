@@ -308,7 +308,7 @@ public final class SelfCheck {
   }
 
   private void preservatives() {
-    List<Preservation> all = Preservation.in(brew, prediction);
+    List<Preservation> all = Preservation.in(prediction.contents());
     for (Preservation preservation : all) {
       for (Preservation.Fault fault : preservation.faults()) {
         add(

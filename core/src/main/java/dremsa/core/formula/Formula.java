@@ -1,5 +1,6 @@
 package dremsa.core.formula;
 
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
@@ -17,6 +18,8 @@ import java.util.Set;
  * @param about what it is, in a sentence or two; may be empty
  * @param ingredients 1 to {@value #MOST_INGREDIENTS}, with keys of their own
  * @param steps 1 to {@value #MOST_STEPS}, naming only ingredients of this formula
+ * @param branches the ways that shares of the batch go after these steps; empty when it is not
+ *     divided
  */
 public record Formula(
     String id,
@@ -25,11 +28,27 @@ public record Formula(
     Set<Purpose> purposes,
     String about,
     List<Ingredient> ingredients,
-    List<Step> steps) {
+    List<Step> steps,
+    List<Branch> branches) {
   /** More steps than any kitchen does; a bound for what is computed. */
   public static final int MOST_STEPS = 60;
 
   public static final int MOST_INGREDIENTS = 40;
+
+  /** More ways than a batch is ever divided into. */
+  public static final int MOST_BRANCHES = 6;
+
+  /** A formula that is not divided. */
+  public Formula(
+      String id,
+      String name,
+      Method method,
+      Set<Purpose> purposes,
+      String about,
+      List<Ingredient> ingredients,
+      List<Step> steps) {
+    this(id, name, method, purposes, about, ingredients, steps, List.of());
+  }
 
   /**
    * Checks what must hold for a formula to mean anything. Whether it is wise is for the self-check.
@@ -44,8 +63,10 @@ public record Formula(
     purposes = purposes.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(purposes));
     ingredients = List.copyOf(ingredients);
     steps = List.copyOf(steps);
+    branches = List.copyOf(branches);
     bounded("ingredients", ingredients.size(), MOST_INGREDIENTS);
     bounded("steps", steps.size(), MOST_STEPS);
+    divided(steps, branches);
     Set<String> keys = new HashSet<>();
     boolean parts = false;
     for (int i = 0; i < ingredients.size(); i++) {
@@ -59,13 +80,45 @@ public record Formula(
     if (!parts) {
       throw new InvalidFormulaException("ingredients", "at least one must be given in parts");
     }
+    known(keys, steps, "steps");
+    for (int i = 0; i < branches.size(); i++) {
+      known(keys, branches.get(i).steps(), "branches[" + i + "].steps");
+    }
+  }
+
+  private static void known(Set<String> keys, List<Step> steps, String at) {
     for (int i = 0; i < steps.size(); i++) {
       for (String key : steps.get(i).ingredients()) {
         if (!keys.contains(key)) {
           throw new InvalidFormulaException(
-              "steps[" + i + "].ingredients", "'" + key + "' is not an ingredient of this formula");
+              at + "[" + i + "].ingredients", "'" + key + "' is not an ingredient of this formula");
         }
       }
+    }
+  }
+
+  private static void divided(List<Step> steps, List<Branch> branches) {
+    if (branches.isEmpty()) {
+      return;
+    }
+    bounded("branches", branches.size(), MOST_BRANCHES);
+    double sum = 0;
+    Set<String> names = new HashSet<>();
+    for (int i = 0; i < branches.size(); i++) {
+      Branch branch = branches.get(i);
+      sum += branch.share();
+      if (!names.add(branch.name())) {
+        throw new InvalidFormulaException(
+            "branches[" + i + "].name", "'" + branch.name() + "' stands twice");
+      }
+      if (steps.size() + 1 + branch.steps().size() > MOST_STEPS) {
+        throw new InvalidFormulaException(
+            "branches[" + i + "].steps", "with the common ones there are more than " + MOST_STEPS);
+      }
+    }
+    if (sum > 1 + 1e-9) {
+      throw new InvalidFormulaException(
+          "branches", "the shares make %.0f %% of the batch, more than all".formatted(sum * 100));
     }
   }
 
@@ -78,5 +131,27 @@ public record Formula(
   /** The ingredient with this key, if there is one. */
   public Optional<Ingredient> ingredient(String key) {
     return ingredients.stream().filter(ingredient -> ingredient.key().equals(key)).findFirst();
+  }
+
+  /**
+   * One way of a divided batch as a formula of its own: the common steps, the dividing, and what is
+   * done to this share alone. Its step {@code steps().size()} is the dividing.
+   */
+  public Formula way(Branch branch) {
+    List<Step> all = new ArrayList<>(steps);
+    all.add(new Step.Divide(branch.name(), branch.share(), Guide.NONE));
+    all.addAll(branch.steps());
+    return new Formula(
+        id, name + ", " + branch.name(), method, purposes, about, ingredients, all, List.of());
+  }
+
+  /** The same formula with other steps. */
+  public Formula withSteps(List<Step> changed) {
+    return new Formula(id, name, method, purposes, about, ingredients, changed, branches);
+  }
+
+  /** The same formula with other ingredients. */
+  public Formula withIngredients(List<Ingredient> changed) {
+    return new Formula(id, name, method, purposes, about, changed, steps, branches);
   }
 }

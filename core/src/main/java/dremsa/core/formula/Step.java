@@ -88,8 +88,22 @@ public sealed interface Step {
     }
   }
 
-  /** Keep at the boil. */
+  /** The longest that anything is kept on a hob, minutes: a day. */
+  double MOST_HOB_MINUTES = 24 * 60;
+
+  private static void onTheHob(Window time) {
+    if (time.longest() > MOST_HOB_MINUTES) {
+      throw new IllegalArgumentException(
+          "nothing stays on a hob longer than a day (1440 min), not " + time.longest() + " min");
+    }
+  }
+
+  /** Keep at the boil; at most a day. */
   record Boil(Level level, boolean lid, boolean stir, Window time, Guide guide) implements Step {
+    public Boil {
+      onTheHob(time);
+    }
+
     @Override
     public Optional<Window> window() {
       return Optional.of(time);
@@ -108,8 +122,12 @@ public sealed interface Step {
     SIMMER
   }
 
-  /** Stand the closed jar in simmering water. */
+  /** Stand the closed jar in simmering water; at most a day. */
   record WaterBath(Window time, Guide guide) implements Step {
+    public WaterBath {
+      onTheHob(time);
+    }
+
     @Override
     public Optional<Window> window() {
       return Optional.of(time);
@@ -213,4 +231,17 @@ public sealed interface Step {
 
   /** Freeze in portions. */
   record Freeze(double portionMl, Guide guide) implements Step {}
+
+  /**
+   * Take a share of the batch for one use; the rest goes its own way.
+   *
+   * @param share of what is in the vessel, above 0 and below or at 1
+   */
+  record Divide(String into, double share, Guide guide) implements Step {
+    public Divide {
+      if (!(share > 0 && share <= 1)) {
+        throw new IllegalArgumentException("a share is above 0 and at most 1, not " + share);
+      }
+    }
+  }
 }

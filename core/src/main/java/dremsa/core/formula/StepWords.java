@@ -6,6 +6,7 @@ import dremsa.core.formula.Step.Boil;
 import dremsa.core.formula.Step.Bottle;
 import dremsa.core.formula.Step.Combine;
 import dremsa.core.formula.Step.Cool;
+import dremsa.core.formula.Step.Divide;
 import dremsa.core.formula.Step.Ferment;
 import dremsa.core.formula.Step.Freeze;
 import dremsa.core.formula.Step.Heat;
@@ -80,6 +81,8 @@ public final class StepWords {
       return "Fill the " + bottle.container().words();
     } else if (step instanceof Freeze) {
       return "Freeze in portions";
+    } else if (step instanceof Divide divide) {
+      return String.format(Locale.ROOT, "Take %.0f %% %s", divide.share() * 100, divide.into());
     }
     throw new AssertionError(step);
   }

@@ -1,13 +1,7 @@
 package dremsa.core.keep;
 
-import dremsa.core.brew.Brew;
-import dremsa.core.brew.Finished;
-import dremsa.core.brew.Prediction;
-import dremsa.core.formula.Step;
-import dremsa.core.material.Material;
-import dremsa.core.material.MaterialKind;
-import java.util.List;
-import java.util.function.Predicate;
+import dremsa.core.brew.Contents;
+import dremsa.core.brew.Contents.Trait;
 
 /** Finds the keeping class from what is in a brew and what was done to it, not from its family. */
 public final class Classifier {
@@ -23,53 +17,44 @@ public final class Classifier {
   private Classifier() {}
 
   /** The class of a finished brew. The more perishable counts where several would fit. */
-  public static Classification classify(Brew brew, Prediction prediction) {
-    Finished finished = prediction.finished();
-    List<Material> materials = brew.materials();
-    boolean fresh = any(materials, m -> m.kind().isFresh());
-    boolean oily = finished.oilShare() > 0.5;
-    if (oily && finished.waterShare() < 0.01) {
-      return fresh
+  public static Classification classify(Contents brew) {
+    if (brew.oilShare() > 0.5 && brew.waterShare() < 0.01) {
+      return brew.has(Trait.FRESH_PLANT)
           ? new Classification(KeepingClass.OIL_WET, "fresh plant in oil")
           : new Classification(KeepingClass.OIL, "no water in it");
     }
-    if (finished.alcoholPercent() >= LOW_RISK_ALCOHOL) {
+    if (brew.alcoholPercent() >= LOW_RISK_ALCOHOL) {
       return new Classification(
-          KeepingClass.SPIRIT, "%.0f %% vol alcohol".formatted(finished.alcoholPercent()));
+          KeepingClass.SPIRIT, "%.0f %% vol alcohol".formatted(brew.alcoholPercent()));
     }
-    if (Preservation.in(brew, prediction).stream().anyMatch(Preservation::works)) {
+    if (Preservation.in(brew).stream().anyMatch(Preservation::works)) {
       return new Classification(
           KeepingClass.PRESERVED, "a preservative within its dose, its pH and its temperature");
     }
-    if (finished.juiceShare() > 0 && prediction.heat().boiledMinutes() < 5) {
+    if (brew.has(Trait.RAW_JUICE)) {
       return new Classification(KeepingClass.RAW_JUICE, "raw juice in it");
     }
-    if (finished.solidsShare() > PASTE_SOLIDS) {
+    if (brew.solidsShare() > PASTE_SOLIDS) {
       return new Classification(KeepingClass.PASTE, "powder left in it");
     }
-    if (any(materials, m -> m.kind() == MaterialKind.GRAIN)) {
-      if (brew.formula().steps().stream().anyMatch(Step.Ferment.class::isInstance)) {
-        return new Classification(KeepingClass.FERMENT, "fermented grain water");
-      }
-      boolean herbs = any(materials, m -> m.kind().isPlant() && m.kind() != MaterialKind.GRAIN);
-      return herbs && prediction.heat().wasHot()
+    if (brew.has(Trait.FERMENTED)) {
+      return new Classification(KeepingClass.FERMENT, "fermented grain water");
+    }
+    if (brew.has(Trait.STARCH)) {
+      return brew.has(Trait.STARCH_HEATED)
           ? new Classification(KeepingClass.STARCH_HEATED, "starch, heated with herbs")
           : new Classification(KeepingClass.STARCH, "starch in it");
     }
-    if (any(materials, m -> m.kind() == MaterialKind.CONDITIONER)) {
+    if (brew.has(Trait.CONDITIONER)) {
       return new Classification(KeepingClass.CONDITIONER, "a shop base, its preservative diluted");
     }
-    if (fresh && prediction.heat().boiledMinutes() < 5) {
+    if (brew.has(Trait.FRESH_UNBOILED)) {
       return new Classification(KeepingClass.FRESH_INFUSION, "fresh plant in it, not boiled");
     }
-    if (finished.gumPercent() >= GEL_GUM_PERCENT) {
+    if (brew.gumPercent() >= GEL_GUM_PERCENT) {
       return new Classification(
-          KeepingClass.GEL, "%.1f %% gum, nothing preserving it".formatted(finished.gumPercent()));
+          KeepingClass.GEL, "%.1f %% gum, nothing preserving it".formatted(brew.gumPercent()));
     }
     return new Classification(KeepingClass.INFUSION, "water and plant, nothing preserving it");
-  }
-
-  private static boolean any(List<Material> materials, Predicate<Material> test) {
-    return materials.stream().anyMatch(test);
   }
 }

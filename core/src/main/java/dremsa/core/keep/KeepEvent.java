@@ -32,4 +32,18 @@ public sealed interface KeepEvent {
 
   /** It was opened and touched: fingers in a jar. */
   record Opened(Instant at) implements KeepEvent {}
+
+  /**
+   * Another brew was poured into it: mixed, or topped up.
+   *
+   * @param ownMl how much of its own was in the bottle then, above 0
+   * @param other what was poured in, with its age
+   */
+  record Joined(Instant at, double ownMl, Inherited other) implements KeepEvent {
+    public Joined {
+      if (!(ownMl > 0 && Double.isFinite(ownMl))) {
+        throw new IllegalArgumentException("ownMl must be above 0, not " + ownMl);
+      }
+    }
+  }
 }

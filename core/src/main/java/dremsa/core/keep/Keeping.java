@@ -1,11 +1,10 @@
 package dremsa.core.keep;
 
 import dremsa.core.brew.Brew;
+import dremsa.core.brew.Contents;
 import dremsa.core.brew.Prediction;
-import dremsa.core.keep.Verdict.Clock;
 import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Place;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -22,9 +21,15 @@ import java.util.Map;
  * @param school it keeps by
  * @param place where it stands after bottling
  * @param events what happened to it since, in any order
+ * @param inherited the age of the brews that it was made with
  */
 public record Keeping(
-    Instant start, ZoneId zone, School school, Place place, List<KeepEvent> events) {
+    Instant start,
+    ZoneId zone,
+    School school,
+    Place place,
+    List<KeepEvent> events,
+    List<Inherited> inherited) {
   /** What is left to a thawed portion, h at 5 °C. */
   public static final double THAWED_H = 48;
 
@@ -39,6 +44,24 @@ public record Keeping(
 
   public Keeping {
     events = List.copyOf(events);
+    inherited = List.copyOf(inherited);
+  }
+
+  /** A brew that was not made with others. */
+  public Keeping(Instant start, ZoneId zone, School school, Place place, List<KeepEvent> events) {
+    this(start, zone, school, place, events, List.of());
+  }
+
+  /** The same, with the age of the brews that it was made with. */
+  public Keeping withInherited(List<Inherited> parts) {
+    return new Keeping(start, zone, school, place, events, parts);
+  }
+
+  /** The same, with one more event. */
+  public Keeping with(KeepEvent event) {
+    List<KeepEvent> more = new ArrayList<>(events);
+    more.add(event);
+    return new Keeping(start, zone, school, place, more, inherited);
   }
 
   /** A brew without events that stands in the fridge. */
@@ -52,80 +75,42 @@ public record Keeping(
    * @param now up to when the life spent is reckoned; before the bottling counts as the bottling
    */
   public Verdict judge(Brew brew, Prediction prediction, Instant now) {
-    Classification found = Classifier.classify(brew, prediction);
-    KeepingClass keepingClass = found.keepingClass();
     Climate climate = brew.kitchen().climate();
     Timeline timeline = Timeline.of(brew.formula(), prediction, start, place, climate, events);
-
-    double budget = keepingClass.budgetHours(school);
-    double strained = prediction.heat().strainedMinute() / 60;
     boolean frozen = stands() == Place.FREEZER;
+    Life life = live(prediction, timeline, frozen);
+    KeepingClass keepingClass = life.found().keepingClass();
+    Life.End ends = life.end(school, timeline, frozen);
     double cap = frozen ? keepingClass.freezerHours() : keepingClass.capHours(school);
-    Timeline.Freezing freezing = timeline.freezing();
-    // Freezing stops the clock under a cap of its own; what stood frozen longer than that is over.
-    double capEnd =
-        frozen || freezing.hours() > keepingClass.freezerHours()
-            ? freezing.from() + keepingClass.freezerHours()
-            : strained + cap + freezing.hours();
-    double budgetEnd =
-        Double.isInfinite(budget) ? Double.POSITIVE_INFINITY : timeline.whenSpent(budget);
-    double roomEnd =
-        Double.isNaN(timeline.roomFrom())
-            ? Double.POSITIVE_INFINITY
-            : timeline.roomFrom() + keepingClass.roomHours();
+    double budget = keepingClass.budgetHours(school);
 
-    Clock clock = Clock.CAP;
-    double end = capEnd;
-    if (budgetEnd < end) {
-      clock = Clock.BUDGET;
-      end = budgetEnd;
-    }
-    if (roomEnd < end) {
-      clock = Clock.ROOM;
-      end = roomEnd;
-    }
-
-    if (!Double.isNaN(freezing.thawed()) && keepingClass.perishable() && !frozen) {
-      double thawedEnd = timeline.whenSpentAfter(freezing.thawed(), THAWED_H);
-      if (thawedEnd < end) {
-        clock = Clock.THAWED;
-        end = thawedEnd;
-      }
-    }
-    if (!Double.isNaN(timeline.opened()) && keepingClass == KeepingClass.GEL) {
-      double openedEnd = timeline.whenSpentAfter(timeline.opened(), OPENED_GEL_H);
-      if (openedEnd < end) {
-        clock = Clock.OPENED;
-        end = openedEnd;
-      }
-    }
-
-    Instant runsOut = at(end);
+    Instant runsOut = at(ends.hour());
     LocalDate made = at(timeline.bottledHour()).atZone(zone).toLocalDate();
     LocalDate lastDay = lastWholeDay(runsOut, zone);
     boolean useNow = lastDay.isBefore(made);
-    double nowHour =
-        Math.max(timeline.bottledHour(), Duration.between(start, now).toMillis() / 3_600_000.0);
+    double nowHour = timeline.hourOf(now);
     boolean marked =
         keepingClass.publishedHours() > 0
             && !frozen
-            && lastDay.isAfter(lastWholeDay(at(strained + keepingClass.publishedHours()), zone));
+            && lastDay.isAfter(
+                lastWholeDay(at(life.strainedHour() + keepingClass.publishedHours()), zone));
 
     List<Reason.Warmth> spent = warmth(timeline, nowHour);
     List<Reason> reasons = new ArrayList<>();
-    reasons.add(new Reason.OfClass(keepingClass, found.why()));
+    reasons.add(new Reason.OfClass(keepingClass, life.found().why()));
     reasons.add(
         new Reason.OfSchool(
             school,
             budget,
             cap,
             school == School.CAREFUL && budget == KeepingClass.INFUSION.budgetHours(school)));
+    reasons.addAll(life.parts());
     if (keepingClass.perishable()) {
       reasons.addAll(spent);
     }
-    reasons.add(new Reason.Binds(clock, runsOut));
+    reasons.add(new Reason.Binds(ends.clock(), runsOut));
     if (useNow) {
-      reasons.add(new Reason.UseNow(end - nowHour));
+      reasons.add(new Reason.UseNow(ends.hour() - nowHour));
     }
     if (marked) {
       reasons.add(new Reason.Marked(keepingClass.publishedHours()));
@@ -142,13 +127,37 @@ public record Keeping(
         useNow ? made : lastDay,
         useNow,
         runsOut,
-        clock,
-        at(capEnd),
+        ends.clock(),
+        at(ends.capHour()),
         marked,
         budget,
-        timeline.spentBy(nowHour),
+        Double.isInfinite(budget)
+            ? timeline.spentBy(nowHour)
+            : budget * life.spentShare(nowHour, school, timeline),
+        at(life.strainedHour()),
         spent,
         reasons);
+  }
+
+  private Life live(Prediction prediction, Timeline timeline, boolean frozen) {
+    Life life = Life.of(prediction.contents(), prediction.heat().strainedMinute() / 60);
+    for (Inherited part : inherited) {
+      life =
+          life.joined(
+              timeline.bottledHour(), life.contents(), part, start, school, timeline, frozen, true);
+    }
+    List<KeepEvent.Joined> joins =
+        events.stream()
+            .filter(KeepEvent.Joined.class::isInstance)
+            .map(KeepEvent.Joined.class::cast)
+            .sorted(Comparator.comparing(KeepEvent.Joined::at))
+            .toList();
+    for (KeepEvent.Joined join : joins) {
+      Contents together = life.contents().millilitres(join.ownMl()).plus(join.other().contents());
+      double hour = timeline.hourOf(join.at());
+      life = life.joined(hour, together, join.other(), start, school, timeline, frozen, false);
+    }
+    return life;
   }
 
   /**

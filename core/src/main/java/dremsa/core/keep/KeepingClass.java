@@ -75,4 +75,11 @@ public enum KeepingClass {
   public boolean perishable() {
     return !Double.isInfinite(budgetDays[0]);
   }
+
+  /** The one of the two that keeps shorter by a school: by its life, then by its cap. */
+  public KeepingClass worse(KeepingClass other, School school) {
+    int byLife = Double.compare(budgetHours(school), other.budgetHours(school));
+    int byBoth = byLife != 0 ? byLife : Double.compare(capHours(school), other.capHours(school));
+    return byBoth <= 0 ? this : other;
+  }
 }

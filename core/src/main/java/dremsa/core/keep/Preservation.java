@@ -1,14 +1,13 @@
 package dremsa.core.keep;
 
-import dremsa.core.brew.Brew;
-import dremsa.core.brew.Prediction;
-import dremsa.core.formula.Step;
+import dremsa.core.brew.Contents;
 import dremsa.core.material.Material;
-import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Property;
 import dremsa.core.measure.Figure;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Whether a preservative works in a brew: dosed within its range of the finished mass, at a pH at
@@ -41,21 +40,23 @@ public record Preservation(Material material, double percent, List<Fault> faults
   }
 
   /** The preservatives of a brew, each judged. */
-  public static List<Preservation> in(Brew brew, Prediction prediction) {
-    List<Preservation> found = new ArrayList<>();
-    for (int i = 0; i < brew.materials().size(); i++) {
-      Material material = brew.materials().get(i);
-      if (material.kind() == MaterialKind.PRESERVATIVE) {
-        found.add(judge(brew, prediction, brew.formula().ingredients().get(i).key(), material));
-      }
+  public static List<Preservation> in(Contents brew) {
+    // The same one may have come twice, with a brew that was poured in.
+    Map<String, Contents.Preserver> once = new LinkedHashMap<>();
+    for (Contents.Preserver each : brew.preservatives()) {
+      once.merge(
+          each.material().id(),
+          each,
+          (a, b) ->
+              new Contents.Preserver(
+                  a.material(), a.grams() + b.grams(), a.tooHot() || b.tooHot()));
     }
-    return found;
+    return once.values().stream().map(p -> judge(brew, p)).toList();
   }
 
-  private static Preservation judge(
-      Brew brew, Prediction prediction, String key, Material material) {
-    double grams = prediction.amounts().getOrDefault(key, 0.0);
-    double percent = 100 * grams / Math.max(1e-9, prediction.finished().grams());
+  private static Preservation judge(Contents brew, Contents.Preserver preserver) {
+    Material material = preserver.material();
+    double percent = 100 * preserver.grams() / Math.max(1e-9, brew.grams());
     List<Fault> faults = new ArrayList<>();
     material
         .figure(Property.DOSE)
@@ -68,20 +69,15 @@ public record Preservation(Material material, double percent, List<Fault> faults
                 faults.add(Fault.TOO_MUCH);
               }
             });
-    double ph = Double.isNaN(prediction.finished().ph()) ? PLAIN_PH : prediction.finished().ph();
+    double ph = Double.isNaN(brew.ph()) ? PLAIN_PH : brew.ph();
     Figure working = material.figures().get(Property.WORKING_PH);
     if (working != null && (ph < working.low() || ph > working.high())) {
       faults.add(Fault.WRONG_PH);
     }
-    double most = material.value(Property.MAX_TEMPERATURE, 100);
-    List<Step> steps = brew.formula().steps();
-    for (int i = 0; i < steps.size(); i++) {
-      if (steps.get(i).ingredients().contains(key)
-          && prediction.steps().get(i).startC() > most + 0.5) {
-        faults.add(Fault.TOO_HOT);
-      }
+    if (preserver.tooHot()) {
+      faults.add(Fault.TOO_HOT);
     }
-    if (prediction.finished().solidsShare() > 0.01) {
+    if (brew.solidsShare() > 0.01) {
       faults.add(Fault.PLANT_LEFT_IN);
     }
     return new Preservation(material, percent, faults);

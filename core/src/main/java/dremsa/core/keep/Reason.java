@@ -78,6 +78,7 @@ public sealed interface Reason {
         case ROOM ->
             "It stands at room temperature, which allows less than the fridge; the last day is the"
                 + " last whole day before that ends.";
+        case PART -> "A brew in it would have ended then: a mixture never outlives its parts.";
         case THAWED -> "Thawed, it keeps at most 48 hours at 5 °C and is never frozen again.";
         case OPENED -> "Opened and touched, an unpreserved gel keeps at most 5 days at 5 °C.";
       };
@@ -119,6 +120,23 @@ public sealed interface Reason {
     @Override
     public String words() {
       return advice;
+    }
+  }
+
+  /**
+   * It took over the age of a brew that went into it.
+   *
+   * @param name of that brew
+   * @param spentShare of its life, 0 to 1
+   * @param keptAs the class that it counts as now
+   */
+  record OfPart(String name, double spentShare, KeepingClass keptAs) implements Reason {
+    @Override
+    public String words() {
+      return spentShare > 0
+          ? "%s went into it with %.0f %% of its life spent: that share counts for all of it."
+              .formatted(name, spentShare * 100)
+          : "%s went into it: it keeps no longer than that.".formatted(name);
     }
   }
 }

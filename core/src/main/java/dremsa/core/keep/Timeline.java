@@ -44,6 +44,7 @@ final class Timeline {
     }
   }
 
+  private final Instant start;
   private final List<Piece> pieces;
   private final double bottledHour;
   private final double roomFrom;
@@ -51,7 +52,13 @@ final class Timeline {
   private final double opened;
 
   private Timeline(
-      List<Piece> pieces, double bottledHour, double roomFrom, Freezing freezing, double opened) {
+      Instant start,
+      List<Piece> pieces,
+      double bottledHour,
+      double roomFrom,
+      Freezing freezing,
+      double opened) {
+    this.start = start;
     this.pieces = pieces;
     this.bottledHour = bottledHour;
     this.roomFrom = roomFrom;
@@ -88,6 +95,9 @@ final class Timeline {
     List<KeepEvent> sorted = new ArrayList<>(events);
     sorted.sort(Comparator.comparing(KeepEvent::at));
     for (KeepEvent event : sorted) {
+      if (event instanceof KeepEvent.Joined) {
+        continue;
+      }
       if (event instanceof KeepEvent.Opened) {
         double hour = Math.max(bottled, hoursBetween(start, event.at()));
         opened = Double.isNaN(opened) ? hour : opened;
@@ -115,7 +125,7 @@ final class Timeline {
     }
     pieces.add(new Piece(now, Double.POSITIVE_INFINITY, celsius, celsius, IN_ITS_PLACE));
     return new Timeline(
-        pieces, bottled, roomFrom, new Freezing(thawed, frozenFrom, frozenHours), opened);
+        start, pieces, bottled, roomFrom, new Freezing(thawed, frozenFrom, frozenHours), opened);
   }
 
   private static double hoursBetween(Instant start, Instant end) {
@@ -198,9 +208,25 @@ final class Timeline {
     return freezing;
   }
 
+  /** Hours in the freezer after an hour, up to the last thawing. */
+  double frozenHoursAfter(double hour) {
+    double sum = 0;
+    for (Piece piece : pieces) {
+      if (piece.fromC <= 0 && piece.toC <= 0 && !Double.isInfinite(piece.to)) {
+        sum += Math.max(0, piece.to - Math.max(piece.from, hour));
+      }
+    }
+    return sum;
+  }
+
   /** The hour at which it was first opened and touched, or NaN. */
   double opened() {
     return opened;
+  }
+
+  /** Hours since the first step at a moment, not before the bottling. */
+  double hourOf(Instant moment) {
+    return Math.max(bottledHour, hoursBetween(start, moment));
   }
 
   /** The hour at which so much more life is spent than by another hour. */

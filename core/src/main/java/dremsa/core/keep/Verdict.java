@@ -18,6 +18,7 @@ import java.util.List;
  * @param marked the date lies beyond the published figure
  * @param budgetHours life at 5 °C it began with; infinite when only the cap counts
  * @param spentHours of it, up to now
+ * @param strained the moment that the cap is counted from
  * @param spent what cost life, the dearest first
  * @param reasons in the order in which they are told
  */
@@ -32,6 +33,7 @@ public record Verdict(
     boolean marked,
     double budgetHours,
     double spentHours,
+    Instant strained,
     List<Reason.Warmth> spent,
     List<Reason> reasons) {
   /** What may end the life of a brew. */
@@ -41,6 +43,8 @@ public record Verdict(
     ROOM,
     /** Thawed: two days at 5 °C, never frozen again. */
     THAWED,
+    /** A brew poured into it would have ended then: a mixture never outlives its parts. */
+    PART,
     /** Opened and touched: five days at 5 °C for an unpreserved gel. */
     OPENED
   }
@@ -48,6 +52,14 @@ public record Verdict(
   public Verdict {
     spent = List.copyOf(spent);
     reasons = List.copyOf(reasons);
+  }
+
+  /** Share of the life budget that is spent, 0 to 1; 0 where only the cap counts. */
+  public double spentShare() {
+    if (Double.isInfinite(budgetHours)) {
+      return 0;
+    }
+    return budgetHours <= 0 ? 1 : Math.min(1, spentHours / budgetHours);
   }
 
   /** Hours of life that warmth took beyond the time that passed anyway. */

@@ -82,7 +82,7 @@ public final class Scaling {
       Brew brew, double scale, VesselChoice vessels, Facts facts, double wanted, int predictions) {
     Prediction prediction = brew.predict(scale, vessels, facts);
     if (prediction.works()) {
-      return new Solution.Reached(scale, vessels, prediction, predictions + 1);
+      return new Solution.Reached(brew, scale, vessels, prediction, predictions + 1);
     }
     return unreachable(brew, wanted, prediction, facts);
   }

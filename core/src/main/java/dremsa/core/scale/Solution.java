@@ -1,5 +1,6 @@
 package dremsa.core.scale;
 
+import dremsa.core.brew.Brew;
 import dremsa.core.brew.Prediction;
 import dremsa.core.brew.Trouble;
 import dremsa.core.brew.VesselChoice;
@@ -11,12 +12,15 @@ public sealed interface Solution {
   /**
    * It can be had.
    *
+   * @param brew with the proportions that meet the target; the one asked for where only its size
+   *     was sought
    * @param scale on the formula's parts
    * @param vessels used
    * @param prediction of that batch
    * @param predictions how many predictions the search took; for benchmarks
    */
-  record Reached(double scale, VesselChoice vessels, Prediction prediction, int predictions)
+  record Reached(
+      Brew brew, double scale, VesselChoice vessels, Prediction prediction, int predictions)
       implements Solution {}
 
   /**

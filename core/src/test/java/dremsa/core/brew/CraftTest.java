@@ -99,10 +99,10 @@ class CraftTest {
   @Test
   void boiledGrainWaterIsNoFerment() {
     Brew cream = Kitchens.builtIn("oat-cream");
-    assertThat(Classifier.classify(cream, cream.predict(0.4, Facts.NONE)).keepingClass())
+    assertThat(Classifier.classify(cream.predict(0.4, Facts.NONE).contents()).keepingClass())
         .isEqualTo(KeepingClass.STARCH);
     Brew ferment = Kitchens.builtIn("barley-ferment");
-    assertThat(Classifier.classify(ferment, ferment.predict(0.4, Facts.NONE)).keepingClass())
+    assertThat(Classifier.classify(ferment.predict(0.4, Facts.NONE).contents()).keepingClass())
         .isEqualTo(KeepingClass.FERMENT);
   }
 

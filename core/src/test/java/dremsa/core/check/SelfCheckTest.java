@@ -280,7 +280,7 @@ class SelfCheckTest {
             steps);
     Brew brew = Kitchens.brew(preserved);
     Prediction p = brew.predict(1, Facts.NONE);
-    assertThat(Classifier.classify(brew, p).keepingClass()).isEqualTo(KeepingClass.PRESERVED);
+    assertThat(Classifier.classify(p.contents()).keepingClass()).isEqualTo(KeepingClass.PRESERVED);
     // Common practice: a dose is a share of the finished mass.
     assertThat(100 * p.amounts().get("phenoxyethanol") / p.finished().grams())
         .isCloseTo(0.8, org.assertj.core.api.Assertions.within(0.01));

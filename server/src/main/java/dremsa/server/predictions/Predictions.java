@@ -96,9 +96,7 @@ public class Predictions {
       ZoneId zone,
       boolean withRanges) {
     Map<String, Range> ranges =
-        withRanges
-            ? Ranges.of(brew, Materials.standard(), scale, vessels, facts, RANGED)
-            : Map.of();
+        withRanges ? Ranges.of(brew, scale, vessels, facts, RANGED) : Map.of();
     Instant bottled = start.plusMillis(Math.round(prediction.heat().bottledMinute() * 60_000));
     Verdict verdict = Keeping.inFridge(start, zone, school).judge(brew, prediction, bottled);
     return PredictionJson.of(brew, scale, vessels, prediction, ranges, bottled, verdict);

@@ -1,0 +1,80 @@
+package dremsa.core.brew;
+
+import dremsa.core.kitchen.Vessel;
+import dremsa.core.kitchen.VesselKind;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Reads a pot that has come to its end: what stands ready, where the rest went, how it chills. */
+final class Bottling {
+  /** A bottle of this size stands for all bottles while they chill. */
+  private static final Vessel CHILLING_BOTTLE =
+      new Vessel("bottle", "bottle", VesselKind.JAR, 6, 260, true);
+
+  private final Constants k;
+  private final Pot pot;
+
+  Bottling(Constants k, Pot pot) {
+    this.k = k;
+    this.pot = pot;
+  }
+
+  Finished finished(Contents contents) {
+    boolean known = contents.thicknessKnown();
+    return new Finished(
+        contents.millilitres(),
+        contents.grams(),
+        known ? pot.thickness(20) : Double.NaN,
+        known ? pot.thickness(Double.isNaN(pot.strainedC) ? 20 : pot.strainedC) : Double.NaN,
+        contents.gumPercent(),
+        contents.alcoholPercent(),
+        contents.oilShare(),
+        contents.juiceShare(),
+        contents.waterShare(),
+        contents.solidsShare(),
+        contents.ph(),
+        pot.debris);
+  }
+
+  WaterAccount account() {
+    return new WaterAccount(
+        pot.poured, pot.liquid(), pot.held, pot.cloth, pot.steam, pot.apart, pot.unaccounted);
+  }
+
+  /** Of each plant put in, in the order of putting in. */
+  List<Strength> strengths(Brew brew, double millilitres) {
+    List<Strength> strengths = new ArrayList<>();
+    for (Pot.PlantIn plant : pot.plants) {
+      strengths.add(
+          new Strength(
+              brew.formula().ingredients().get(plant.ingredient).key(),
+              pot.extracted(plant),
+              millilitres <= 0 ? 0 : 100 * plant.grams / millilitres));
+    }
+    return strengths;
+  }
+
+  HeatHistory history() {
+    return new HeatHistory(
+        Double.isNaN(pot.firstWetMinute) ? 0 : pot.firstWetMinute,
+        pot.boiledMinutes,
+        pot.pouredHot,
+        Double.isNaN(pot.strainedMinute) ? pot.minute : pot.strainedMinute,
+        pot.minute);
+  }
+
+  /** One bottle on its way to the temperature of the fridge. Ends the pot. */
+  List<TracePoint> chill() {
+    List<TracePoint> moments = new ArrayList<>();
+    if (pot.liquid() <= 0) {
+      return moments;
+    }
+    moments.add(pot.moment());
+    pot.keepShare(Math.min(1, 250 / pot.millilitres()));
+    pot.vessel = CHILLING_BOTTLE;
+    double fridge = k.climate.fridgeC();
+    new HeatBalance(k, pot, moments)
+        .pass(0, fridge, k.heatLoss, 0, 1, Hearth.LONGEST_WAIT, fridge + 0.5);
+    return moments;
+  }
+}

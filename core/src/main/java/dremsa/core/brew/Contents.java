@@ -1,0 +1,213 @@
+package dremsa.core.brew;
+
+import dremsa.core.kitchen.Kitchen;
+import dremsa.core.material.Material;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * What a finished brew consists of. Keeping, mixing and pouring one brew into another work on this
+ * and on nothing else, so that a class is found from the composition and not from a name.
+ *
+ * @param water g, with what is dissolved in it
+ * @param ethanol g
+ * @param glycerin g
+ * @param oil g
+ * @param juice g
+ * @param other g, what is none of these: additives, the solids of a conditioner
+ * @param solids g of plant left in it
+ * @param acid g, what souring gave included, reckoned as acetic acid
+ * @param gums dissolved, by plant
+ * @param preservatives stirred in
+ * @param traits what composition alone does not tell
+ */
+public record Contents(
+    double water,
+    double ethanol,
+    double glycerin,
+    double oil,
+    double juice,
+    double other,
+    double solids,
+    double acid,
+    List<Gum> gums,
+    List<Preserver> preservatives,
+    Set<Trait> traits) {
+  /** Of plant that stays in the brew, wetted through, g/mL; our estimate. */
+  static final double SOLID_DENSITY = 1.3;
+
+  /** Nothing at all. */
+  public static final Contents NONE =
+      new Contents(0, 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), Set.of());
+
+  /**
+   * Dissolved gum.
+   *
+   * @param grams dissolved
+   * @param power thickening factor, mPa·s at 1 % and 20 °C
+   */
+  public record Gum(double grams, double power) {}
+
+  /**
+   * A preservative that was stirred in.
+   *
+   * @param grams of it
+   * @param tooHot it met more than its highest temperature
+   */
+  public record Preserver(Material material, double grams, boolean tooHot) {}
+
+  /** What went in, or what was done, that decides how a brew spoils. */
+  public enum Trait {
+    /** Raw juice that was not boiled five minutes since. */
+    RAW_JUICE,
+    /** Fresh plant, ever. */
+    FRESH_PLANT,
+    /** Fresh plant that was not boiled five minutes since. */
+    FRESH_UNBOILED,
+    /** Grain was in it. */
+    STARCH,
+    /** Grain and herbs were heated together. */
+    STARCH_HEATED,
+    /** Soured on purpose. */
+    FERMENTED,
+    /** A shop base, its own preservative diluted. */
+    CONDITIONER
+  }
+
+  public Contents {
+    gums = List.copyOf(gums);
+    preservatives = List.copyOf(preservatives);
+    traits = Set.copyOf(traits);
+  }
+
+  /** All of it, g. */
+  public double grams() {
+    return liquid() + solids;
+  }
+
+  /** Without the plant left in it, g. */
+  public double liquid() {
+    return water + ethanol + glycerin + oil + juice + other;
+  }
+
+  /** mL at 20 °C; contraction of spirit with water is neglected. */
+  public double millilitres() {
+    return Pot.millilitres(water, ethanol, glycerin, oil, juice, other) + solids / SOLID_DENSITY;
+  }
+
+  /** Percent by volume of the liquid. */
+  public double alcoholPercent() {
+    double volume = Pot.millilitres(water, ethanol, glycerin, oil, juice, other);
+    return volume <= 0 ? 0 : 100 * ethanol / Pot.ETHANOL_DENSITY / volume;
+  }
+
+  /** Share of the liquid's mass that is oil. */
+  public double oilShare() {
+    return share(oil, liquid());
+  }
+
+  /** Share of the liquid's mass that is water. */
+  public double waterShare() {
+    return share(water, liquid());
+  }
+
+  /** Share of the liquid's mass that is juice. */
+  public double juiceShare() {
+    return share(juice, liquid());
+  }
+
+  /** Share of the mass that is plant left in it. */
+  public double solidsShare() {
+    return share(solids, grams());
+  }
+
+  /** Dissolved gum, percent by mass of the liquid. */
+  public double gumPercent() {
+    return 100 * share(gums.stream().mapToDouble(Gum::grams).sum(), liquid());
+  }
+
+  /** Estimated pH; NaN where nothing sour is in it. */
+  public double ph() {
+    double volume = millilitres();
+    return acid > 0 && volume > 0 ? Acidity.ofAceticAcid(100 * acid / volume) : Double.NaN;
+  }
+
+  /**
+   * Whether it is thickened by gum in water alone. What a cream, an oil or a paste is like, its
+   * maker knows; the model does not.
+   */
+  public boolean thicknessKnown() {
+    return share(oil + other, liquid()) <= 0.05 && share(solids, liquid()) <= 0.05;
+  }
+
+  /** mPa·s at a temperature, by the kitchen's parameters; NaN where the model does not know. */
+  public double thickness(Kitchen kitchen, double celsius) {
+    if (!thicknessKnown()) {
+      return Double.NaN;
+    }
+    Constants k = new Constants(kitchen);
+    double root = 0;
+    for (Gum gum : gums) {
+      root += k.gumRoot(gum.power()) * 100 * share(gum.grams(), liquid());
+    }
+    return k.thickness(root, celsius);
+  }
+
+  public boolean has(Trait trait) {
+    return traits.contains(trait);
+  }
+
+  /** The same brew in another amount. */
+  public Contents times(double factor) {
+    return new Contents(
+        water * factor,
+        ethanol * factor,
+        glycerin * factor,
+        oil * factor,
+        juice * factor,
+        other * factor,
+        solids * factor,
+        acid * factor,
+        gums.stream().map(gum -> new Gum(gum.grams() * factor, gum.power())).toList(),
+        preservatives.stream()
+            .map(p -> new Preserver(p.material(), p.grams() * factor, p.tooHot()))
+            .toList(),
+        traits);
+  }
+
+  /** So many millilitres of the same brew. */
+  public Contents millilitres(double wanted) {
+    return times(wanted / millilitres());
+  }
+
+  /** The two poured together. */
+  public Contents plus(Contents more) {
+    EnumSet<Trait> both = EnumSet.noneOf(Trait.class);
+    both.addAll(traits);
+    both.addAll(more.traits);
+    return new Contents(
+        water + more.water,
+        ethanol + more.ethanol,
+        glycerin + more.glycerin,
+        oil + more.oil,
+        juice + more.juice,
+        other + more.other,
+        solids + more.solids,
+        acid + more.acid,
+        joined(gums, more.gums),
+        joined(preservatives, more.preservatives),
+        both);
+  }
+
+  private static <T> List<T> joined(List<T> first, List<T> second) {
+    List<T> all = new ArrayList<>(first);
+    all.addAll(second);
+    return all;
+  }
+
+  private static double share(double part, double whole) {
+    return whole <= 0 ? 0 : part / whole;
+  }
+}
