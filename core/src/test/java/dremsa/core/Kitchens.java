@@ -3,6 +3,7 @@ package dremsa.core;
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
+import dremsa.core.brew.Stock;
 import dremsa.core.formula.BuiltInFormulas;
 import dremsa.core.formula.Formula;
 import dremsa.core.kitchen.Figures;
@@ -24,12 +25,22 @@ public final class Kitchens {
   }
 
   public static Brew brew(Formula formula) {
-    return Brew.of(formula, METRIC, Materials.standard());
+    return in(METRIC, formula);
   }
 
   /** In a kitchen whose vessels take thirty litres. */
   public static Brew large(Formula formula) {
-    return Brew.of(formula, Figures.large(METRIC), Materials.standard());
+    return in(Figures.large(METRIC), formula);
+  }
+
+  /** With the brews that it is made with as their own formulas would make them. */
+  public static Brew in(Kitchen kitchen, Formula formula) {
+    Materials materials = Materials.standard();
+    return Brew.of(
+        formula,
+        kitchen,
+        materials,
+        Stock.planned(formula, kitchen, materials, BuiltInFormulas::find));
   }
 
   public static Solution.Reached half(Brew brew) {

@@ -166,6 +166,11 @@ public final class Brew {
         if (vessel.isPresent()) {
           choice = choice.with(vessel.get());
         }
+      } else if (step instanceof Step.Blend) {
+        Optional<Vessel> blender = kitchen.largest(VesselKind.BLENDER);
+        if (blender.isPresent()) {
+          choice = choice.with(blender.get());
+        }
       }
     }
     return choice;

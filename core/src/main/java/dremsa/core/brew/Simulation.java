@@ -53,6 +53,9 @@ final class Simulation {
   private final List<Trouble> troubles = new ArrayList<>();
   private int index;
 
+  /** How often the equipment of the present step is filled. */
+  private int fillings;
+
   Simulation(
       Brew brew,
       Constants constants,
@@ -82,6 +85,7 @@ final class Simulation {
       double startC = pot.celsius;
       StepFacts known = facts.of(index);
       hearth.at = index;
+      fillings = 1;
       hearth.mark();
       doStep(step, known);
       known.celsius().ifPresent(c -> pot.celsius = c);
@@ -95,7 +99,8 @@ final class Simulation {
               startC,
               pot.celsius,
               pot.millilitres(),
-              pot.vessel == null ? "" : pot.vessel.name()));
+              pot.vessel == null ? "" : pot.vessel.name(),
+              fillings));
     }
     return result();
   }
@@ -123,10 +128,16 @@ final class Simulation {
     } else if (step instanceof Cool cool) {
       hearth.cool(cool, known);
     } else if (step instanceof Strain strain) {
-      hearth.stand(known.minutes().orElse(HANDS_LONG), 1);
+      fillings = fillings(pot.millilitres() + pot.plantGrams(), strain.tool().fillingMl());
+      hearth.stand(known.minutes().orElse(HANDS_LONG * fillings), 1);
       strain(strain);
     } else if (step instanceof Blend blend) {
-      hearth.stand(minutes(known, blend.time()), k.cover);
+      Vessel blender =
+          pot.vessel != null && pot.vessel.kind() == VesselKind.BLENDER
+              ? pot.vessel
+              : vesselFor(VesselKind.BLENDER);
+      fillings = fillings(pot.millilitres() + pot.plantGrams(), brew.safeMillilitres(blender));
+      hearth.stand(known.minutes().orElse(blend.time().usual() * fillings), k.cover);
       blend();
     } else if (step instanceof Add add) {
       add(add);
@@ -139,6 +150,11 @@ final class Simulation {
       hearth.stand(
           known.minutes().orElse(step.window().map(Window::usual).orElse(HANDS_SHORT)), k.cover);
     }
+  }
+
+  private static int fillings(double millilitres, double atOnce) {
+    // A little over the mark is poured after.
+    return (int) Math.max(1, Math.ceil(millilitres / atOnce - 0.05));
   }
 
   private static double minutes(StepFacts known, Window window) {
@@ -167,8 +183,9 @@ final class Simulation {
     }
     double safe = brew.safeMillilitres(vessel);
     double contents = pot.millilitres() + pot.plantGrams();
-    // Spirit and water take a little less room together than apart; the model neglects it.
-    if (contents > safe * 1.03) {
+    // Spirit and water take a little less room together than apart; the model neglects it. A
+    // blender is filled several times.
+    if (contents > safe * 1.03 && vessel.kind() != VesselKind.BLENDER) {
       troubles.add(new Trouble.TooFull(index, vessel.name(), contents, safe));
     }
   }

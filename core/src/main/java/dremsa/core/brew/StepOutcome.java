@@ -10,6 +10,7 @@ package dremsa.core.brew;
  * @param endC temperature at its end, °C
  * @param millilitres liquid at its end, as it would measure at 20 °C
  * @param vessel name of the vessel it happens in; empty before anything is put together
+ * @param fillings how often blender or strainer are filled for it; 1 where once is enough
  */
 public record StepOutcome(
     int index,
@@ -18,7 +19,8 @@ public record StepOutcome(
     double startC,
     double endC,
     double millilitres,
-    String vessel) {
+    String vessel,
+    int fillings) {
   public double minutes() {
     return endMinute - startMinute;
   }

@@ -77,4 +77,19 @@ public sealed interface Trouble {
       return "%.0f mL of %s are wanted, %.0f mL are left.".formatted(wantedMl, name, leftMl);
     }
   }
+
+  /** A strength or thickness that no amount of the plants gives. */
+  record OutOfReach(String what, double wanted, double least, double most, String unit)
+      implements Trouble {
+    @Override
+    public int step() {
+      return 0;
+    }
+
+    @Override
+    public String words() {
+      return "A %s of %.3g %s is out of reach here: from %.3g to %.3g %s."
+          .formatted(what, wanted, unit, least, most, unit);
+    }
+  }
 }

@@ -40,6 +40,16 @@ public record Finding(
     TOO_SOUR,
     LIFE_SPENT_EARLY,
     IMPOSSIBLE_HERE,
-    NO_EFFECT
+    NO_EFFECT,
+    DROPS_OF_SOLID,
+    WHICH_SCOOP,
+    /** An ingredient that no step takes up. */
+    UNUSED,
+    /** A step that has nothing to work on. */
+    EMPTY_STEP,
+    /** Steps that undo or exclude each other. */
+    CONTRADICTION,
+    /** Not for the one it is meant for. */
+    NOT_FOR_THIS_PERSON
   }
 }

@@ -29,19 +29,18 @@ public final class SelfCheck {
 
   private static final double SOUR_LEAVE_ON = 3.5;
 
-  /** House limit for all essential oils together, percent of the finished mass, adult scalp. */
-  public static final double ESSENTIAL_SUM_LIMIT = 1.0;
-
   /** Additions that heat spoils go in below this. */
   private static final double WARM_C = 40;
 
   private final Brew brew;
   private final Formula formula;
   private final Prediction prediction;
+  private final Wearer wearer;
   private final List<Finding> findings = new ArrayList<>();
 
-  private SelfCheck(Brew brew, Prediction prediction) {
+  private SelfCheck(Brew brew, Prediction prediction, Wearer wearer) {
     this.brew = brew;
+    this.wearer = wearer;
     this.formula = brew.formula();
     this.prediction = prediction;
   }
@@ -52,8 +51,18 @@ public final class SelfCheck {
    * @param prediction of the batch that is meant
    */
   public static List<Finding> of(Brew brew, Prediction prediction) {
-    SelfCheck check = new SelfCheck(brew, prediction);
+    return of(brew, prediction, Wearer.ADULT);
+  }
+
+  /**
+   * What there is to say of a brew for somebody, the gravest first.
+   *
+   * @param prediction of the batch that is meant
+   */
+  public static List<Finding> of(Brew brew, Prediction prediction, Wearer wearer) {
+    SelfCheck check = new SelfCheck(brew, prediction, wearer);
     check.troubles();
+    check.findings.addAll(StepOrder.of(brew));
     check.spirit();
     check.additions();
     check.plants();
@@ -296,14 +305,30 @@ public final class SelfCheck {
             "Say which is meant: give it by the spoon, or choose the essential oil.");
       }
     }
-    if (essential > ESSENTIAL_SUM_LIMIT) {
+    double most = wearer.essentialPercent();
+    if (essential > most) {
       add(
           Code.OVER_LIMIT,
           Severity.ERROR,
           "ingredients",
           String.format(Locale.ROOT, "Essential oils make %.2f %% together.", essential),
-          "Our house limit for an adult scalp is 1 % in all; half of it for a child over 6.",
-          "Take fewer drops.");
+          most == 0
+              ? "None at all for %s.".formatted(wearer.words())
+              : String.format(
+                  Locale.ROOT, "Our house limit for %s is %.2g %% in all.", wearer.words(), most),
+          most == 0 ? "Leave them out." : "Take fewer drops.");
+    }
+    for (int i = 0; i < formula.ingredients().size(); i++) {
+      Material material = brew.materials().get(i);
+      if (wearer.mayNotHave(material)) {
+        add(
+            Code.NOT_FOR_THIS_PERSON,
+            Severity.ERROR,
+            ingredient(i),
+            material.name() + " is not for " + wearer.words() + ".",
+            "Menthol and cineole can stop a small child's breath; only gentle scents below 6.",
+            "Leave it out.");
+      }
     }
   }
 

@@ -150,6 +150,21 @@ public record Formula(
     return new Formula(id, name, method, purposes, about, ingredients, changed, branches);
   }
 
+  /** The same formula with other ingredients and steps. */
+  public Formula with(List<Ingredient> otherIngredients, List<Step> otherSteps) {
+    return new Formula(id, name, method, purposes, about, otherIngredients, otherSteps, branches);
+  }
+
+  /** The same formula with another name. */
+  public Formula named(String newName) {
+    return new Formula(id, newName, method, purposes, about, ingredients, steps, branches);
+  }
+
+  /** The same formula with another id. */
+  public Formula identified(String newId) {
+    return new Formula(newId, name, method, purposes, about, ingredients, steps, branches);
+  }
+
   /** The same formula with other ingredients. */
   public Formula withIngredients(List<Ingredient> changed) {
     return new Formula(id, name, method, purposes, about, changed, steps, branches);

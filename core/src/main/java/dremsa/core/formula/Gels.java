@@ -10,6 +10,7 @@ import static dremsa.core.formula.Making.pourOver;
 import static dremsa.core.formula.Making.sieve;
 import static dremsa.core.formula.Making.steep;
 import static dremsa.core.formula.Making.stirIn;
+import static dremsa.core.formula.Making.toTheBoil;
 import static dremsa.core.formula.Making.wash;
 
 import dremsa.core.formula.Step.Blend;
@@ -40,7 +41,10 @@ final class Gels {
         mallowLeafLotion(),
         carrageenGel(),
         linseedConditioner(),
-        linseedWithPowder());
+        linseedWithPowder(),
+        linseedRosemary(),
+        linseedTwoWays(),
+        burdockWithGel());
   }
 
   private static List<Step> seedGel(String seed, Window boil) {
@@ -209,5 +213,82 @@ final class Gels {
             cool(35),
             stirIn(40, "sulfur-powder"),
             bottle(Container.JAR)));
+  }
+
+  private static Formula linseedRosemary() {
+    return new Formula(
+        "linseed-rosemary",
+        "Linseed gel with rosemary",
+        Method.SEED_GEL,
+        Set.of(Purpose.STYLER, Purpose.SCALP),
+        "Leaf boils along with the seed: a gel that smells of the hillside.",
+        List.of(
+            Ingredient.parts("water", 1000),
+            Ingredient.parts("linseed", 80),
+            Ingredient.parts("rosemary", 12)),
+        List.of(
+            into(
+                VesselKind.POT,
+                "Cold water on dry seed and leaf.",
+                List.of("linseed", "rosemary", "water")),
+            heatStirring(),
+            gentleBoil(false, true, Window.minutes(3, 6, 12), FOAM),
+            cool(50),
+            clothSqueezed(),
+            bottle(Container.JAR)));
+  }
+
+  private static Formula linseedTwoWays() {
+    Formula gel = linseedGel();
+    return new Formula(
+        "linseed-two-ways",
+        "Linseed gel, two ways",
+        Method.SEED_GEL,
+        Set.of(Purpose.STYLER, Purpose.SCALP),
+        "One pot, divided: a third stays plain for the scalp, the rest takes oil for the lengths.",
+        gelIngredientsWithOil(gel),
+        gel.steps().subList(0, gel.steps().size() - 1),
+        List.of(
+            new Branch("for the scalp", 0.35, List.of(bottle(Container.APPLICATOR))),
+            new Branch(
+                "for the lengths",
+                0.65,
+                List.of(cool(35), stirIn(40, "jojoba-oil"), bottle(Container.JAR)))));
+  }
+
+  private static List<Ingredient> gelIngredientsWithOil(Formula gel) {
+    List<Ingredient> all = new java.util.ArrayList<>(gel.ingredients());
+    all.add(new Ingredient("jojoba-oil", "jojoba-oil", new Proportion.PercentOfFinished(2)));
+    return all;
+  }
+
+  private static Formula burdockWithGel() {
+    return new Formula(
+        "burdock-gel-blend",
+        "Burdock water with linseed gel",
+        Method.BLEND,
+        Set.of(Purpose.SCALP, Purpose.STYLER),
+        "A decoction with a bottle of gel from the shelf whisked in; it is as old as the gel.",
+        List.of(
+            Ingredient.parts("water", 1000),
+            Ingredient.parts("burdock-root", 40),
+            Ingredient.parts("brew:linseed-gel", 400)),
+        List.of(
+            into(VesselKind.POT, "water", "burdock-root"),
+            toTheBoil(),
+            gentleBoil(
+                true,
+                false,
+                Window.minutes(10, 18, 20),
+                new Guide(
+                    "Lid on, just moving.",
+                    "The water is brown and smells of earth.",
+                    "Pale: the root has hardly begun.",
+                    "Steam takes what you wanted in the bottle.")),
+            cool(45),
+            clothSqueezed(),
+            cool(30),
+            stirIn(40, "brew:linseed-gel"),
+            bottle(Container.APPLICATOR)));
   }
 }

@@ -127,4 +127,79 @@ final class Making {
   static Step bottle(Container container) {
     return new Bottle(container, Guide.how("Use clean bottles. Label them at once."));
   }
+
+  static Step soakedGrain() {
+    return new Step.Soak(
+        dremsa.core.kitchen.Place.ROOM,
+        Window.minutes(15, 30, 60),
+        new Guide(
+            "Swish it now and then.",
+            "The water is cloudy.",
+            "Nearly clear.",
+            "It begins to sour without being a ferment."));
+  }
+
+  static Step swishedGrain() {
+    return new Step.Soak(
+        dremsa.core.kitchen.Place.ROOM,
+        Window.minutes(1, 3, 10),
+        Guide.cue("Swish it with your hand.", "The water is milky."));
+  }
+
+  static Step cookedGrain() {
+    return gentleBoil(
+        false,
+        true,
+        Window.minutes(8, 12, 20),
+        new Guide(
+            "Stir now and then; it froths.",
+            "The water is white and the grain soft.",
+            "Thin.",
+            "The grain drinks the water up."));
+  }
+
+  static Step ferment(Window time) {
+    return new Step.Ferment(
+        time,
+        new Guide(
+            "Lidded, not tight, at room temperature. Stir once a day.",
+            "A sourish smell and small bubbles.",
+            "Cloudy only: not yet a ferment.",
+            "Strong and stiffening. Pink, furry or putrid: throw it away."));
+  }
+
+  static Step boiledJuice() {
+    return gentleBoil(
+        true,
+        false,
+        Window.minutes(5, 6, 10),
+        Guide.cue("Lid on, just moving.", "The sharp smell has gone milder."));
+  }
+
+  static Step oilInTheDark() {
+    return new Step.Macerate(
+        2,
+        Window.days(1, 14, 28),
+        new Guide(
+            "In the dark; turn the jar now and then.",
+            "The oil has taken the colour.",
+            "Pale.",
+            "No more comes."));
+  }
+
+  static Step oilBath() {
+    return new Step.WaterBath(
+        Window.minutes(20, 25, 30),
+        new Guide(
+            "No water may splash in.",
+            "The oil has the colour and the smell of the leaf.",
+            "Pale.",
+            "It begins to smell fried."));
+  }
+
+  static Step oilBlended() {
+    return new Step.Blend(
+        Window.minutes(2, 4, 8),
+        Guide.cue("In loads that the blender takes.", "A smooth paste, the oil coloured."));
+  }
 }

@@ -3,10 +3,14 @@ package dremsa.core.formula;
 import static dremsa.core.formula.Making.bottle;
 import static dremsa.core.formula.Making.clothSqueezed;
 import static dremsa.core.formula.Making.cool;
+import static dremsa.core.formula.Making.ferment;
 import static dremsa.core.formula.Making.gentleBoil;
 import static dremsa.core.formula.Making.into;
+import static dremsa.core.formula.Making.oilBath;
+import static dremsa.core.formula.Making.oilInTheDark;
 import static dremsa.core.formula.Making.pourOver;
 import static dremsa.core.formula.Making.sieve;
+import static dremsa.core.formula.Making.soakedGrain;
 import static dremsa.core.formula.Making.steep;
 import static dremsa.core.formula.Making.sterilise;
 import static dremsa.core.formula.Making.stirIn;
@@ -14,13 +18,11 @@ import static dremsa.core.formula.Making.toTheBoil;
 import static dremsa.core.formula.Making.wash;
 
 import dremsa.core.formula.Step.Blend;
-import dremsa.core.formula.Step.Ferment;
 import dremsa.core.formula.Step.Macerate;
 import dremsa.core.formula.Step.Prepare;
 import dremsa.core.formula.Step.Soak;
 import dremsa.core.formula.Step.Strain;
 import dremsa.core.formula.Step.Treatment;
-import dremsa.core.formula.Step.WaterBath;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
 import dremsa.core.kitchen.StrainTool;
@@ -61,13 +63,7 @@ final class OtherBrews {
                 Window.minutes(20, 30, 60),
                 Guide.cue("Swish it now and then.", "The water is cloudy white.")),
             sieve(),
-            new Ferment(
-                Window.hours(24, 48, 120),
-                new Guide(
-                    "Lidded, not tight, at room temperature. Stir once a day.",
-                    "A sourish smell and small bubbles.",
-                    "Cloudy only: not yet a ferment.",
-                    "Strong and stiffening. Pink, furry or putrid: throw it away.")),
+            ferment(Window.hours(24, 48, 120)),
             clothSqueezed(),
             bottle(Container.APPLICATOR)));
   }
@@ -83,14 +79,7 @@ final class OtherBrews {
         List.of(
             wash("rice"),
             into(VesselKind.JAR, "rice", "water"),
-            new Soak(
-                Place.ROOM,
-                Window.minutes(15, 30, 60),
-                new Guide(
-                    "Swish it now and then.",
-                    "The water is cloudy.",
-                    "Nearly clear.",
-                    "It begins to sour without being a ferment.")),
+            soakedGrain(),
             sieve(),
             bottle(Container.APPLICATOR)));
   }
@@ -236,14 +225,7 @@ final class OtherBrews {
                 Window.minutes(20, 30, 60),
                 Guide.cue("Dry them once more on the lowest heat.", "They crackle.")),
             into(VesselKind.JAR, "calendula", "sunflower-oil"),
-            new Macerate(
-                2,
-                Window.days(1, 14, 28),
-                new Guide(
-                    "In the dark; turn the jar now and then.",
-                    "The oil has taken the colour.",
-                    "Pale.",
-                    "No more comes.")),
+            oilInTheDark(),
             clothSqueezed(),
             bottle(Container.APPLICATOR)));
   }
@@ -263,13 +245,7 @@ final class OtherBrews {
                 Window.minutes(1, 2, 5),
                 Guide.how("Crush the dry leaf.")),
             into(VesselKind.JAR, "rosemary", "olive-oil"),
-            new WaterBath(
-                Window.minutes(20, 25, 30),
-                new Guide(
-                    "No water may splash in.",
-                    "The oil is green and smells of the leaf.",
-                    "Pale.",
-                    "It begins to smell fried.")),
+            oilBath(),
             cool(40),
             clothSqueezed(),
             bottle(Container.APPLICATOR)));

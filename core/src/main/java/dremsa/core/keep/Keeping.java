@@ -22,6 +22,8 @@ import java.util.Map;
  * @param place where it stands after bottling
  * @param events what happened to it since, in any order
  * @param inherited the age of the brews that it was made with
+ * @param cleanWorking confirmed: sterilised bottle, strained fine, fridge at 5 °C; a date beyond
+ *     the published figure needs it
  */
 public record Keeping(
     Instant start,
@@ -29,7 +31,8 @@ public record Keeping(
     School school,
     Place place,
     List<KeepEvent> events,
-    List<Inherited> inherited) {
+    List<Inherited> inherited,
+    boolean cleanWorking) {
   /** What is left to a thawed portion, h at 5 °C. */
   public static final double THAWED_H = 48;
 
@@ -49,19 +52,24 @@ public record Keeping(
 
   /** A brew that was not made with others. */
   public Keeping(Instant start, ZoneId zone, School school, Place place, List<KeepEvent> events) {
-    this(start, zone, school, place, events, List.of());
+    this(start, zone, school, place, events, List.of(), false);
   }
 
   /** The same, with the age of the brews that it was made with. */
   public Keeping withInherited(List<Inherited> parts) {
-    return new Keeping(start, zone, school, place, events, parts);
+    return new Keeping(start, zone, school, place, events, parts, cleanWorking);
   }
 
   /** The same, with one more event. */
   public Keeping with(KeepEvent event) {
     List<KeepEvent> more = new ArrayList<>(events);
     more.add(event);
-    return new Keeping(start, zone, school, place, more, inherited);
+    return new Keeping(start, zone, school, place, more, inherited, cleanWorking);
+  }
+
+  /** The same, with clean working confirmed or not. */
+  public Keeping withCleanWorking(boolean confirmed) {
+    return new Keeping(start, zone, school, place, events, inherited, confirmed);
   }
 
   /** A brew without events that stands in the fridge. */
@@ -78,10 +86,11 @@ public record Keeping(
     Climate climate = brew.kitchen().climate();
     Timeline timeline = Timeline.of(brew.formula(), prediction, start, place, climate, events);
     boolean frozen = stands() == Place.FREEZER;
-    Life life = live(prediction, timeline, frozen);
+    Custom custom = new Custom(school, cleanWorking);
+    Life life = live(prediction, custom, timeline, frozen);
     KeepingClass keepingClass = life.found().keepingClass();
-    Life.End ends = life.end(school, timeline, frozen);
-    double cap = frozen ? keepingClass.freezerHours() : keepingClass.capHours(school);
+    Life.End ends = life.end(custom, timeline, frozen);
+    double cap = frozen ? keepingClass.freezerHours() : custom.capHours(keepingClass);
     double budget = keepingClass.budgetHours(school);
 
     Instant runsOut = at(ends.hour());
@@ -115,6 +124,16 @@ public record Keeping(
     if (marked) {
       reasons.add(new Reason.Marked(keepingClass.publishedHours()));
     }
+    if (custom.held(keepingClass) && !frozen && ends.clock() == Verdict.Clock.CAP) {
+      reasons.add(
+          new Reason.NotConfirmed(keepingClass.publishedHours(), keepingClass.capHours(school)));
+    }
+    if (keepingClass.perishable() && ends.clock() == Verdict.Clock.ROOM) {
+      reasons.add(new Reason.SealedJar(prediction.finished().ph()));
+    }
+    if (keepingClass.perishable() && place == Place.FRIDGE) {
+      CoolingYardstick.of(prediction, climate).ifPresent(reasons::add);
+    }
     if (keepingClass.perishable() && !spent.isEmpty() && spent.get(0).spent() > DEAR_H) {
       reasons.add(
           new Reason.Help(
@@ -133,18 +152,18 @@ public record Keeping(
         budget,
         Double.isInfinite(budget)
             ? timeline.spentBy(nowHour)
-            : budget * life.spentShare(nowHour, school, timeline),
+            : budget * life.spentShare(nowHour, custom, timeline),
         at(life.strainedHour()),
         spent,
         reasons);
   }
 
-  private Life live(Prediction prediction, Timeline timeline, boolean frozen) {
+  private Life live(Prediction prediction, Custom custom, Timeline timeline, boolean frozen) {
     Life life = Life.of(prediction.contents(), prediction.heat().strainedMinute() / 60);
     for (Inherited part : inherited) {
       life =
           life.joined(
-              timeline.bottledHour(), life.contents(), part, start, school, timeline, frozen, true);
+              timeline.bottledHour(), life.contents(), part, start, custom, timeline, frozen, true);
     }
     List<KeepEvent.Joined> joins =
         events.stream()
@@ -155,7 +174,7 @@ public record Keeping(
     for (KeepEvent.Joined join : joins) {
       Contents together = life.contents().millilitres(join.ownMl()).plus(join.other().contents());
       double hour = timeline.hourOf(join.at());
-      life = life.joined(hour, together, join.other(), start, school, timeline, frozen, false);
+      life = life.joined(hour, together, join.other(), start, custom, timeline, frozen, false);
     }
     return life;
   }

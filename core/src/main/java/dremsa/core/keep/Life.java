@@ -61,13 +61,16 @@ record Life(
       Contents together,
       Inherited other,
       Instant start,
-      School school,
+      Custom custom,
       Timeline timeline,
       boolean frozen,
       boolean whileMaking) {
     KeepingClass own = found.keepingClass();
     Classification anew = Classifier.classify(together);
-    KeepingClass worst = anew.keepingClass().worse(own, school).worse(other.keepingClass(), school);
+    KeepingClass worst =
+        anew.keepingClass()
+            .worse(own, custom.school())
+            .worse(other.keepingClass(), custom.school());
     Classification kept =
         worst == anew.keepingClass()
             ? anew
@@ -84,7 +87,7 @@ record Life(
     List<Bound> all = new ArrayList<>(bounds);
     all.add(new Bound(hour, hours(start, other.runsOut())));
     if (!whileMaking) {
-      all.add(new Bound(Double.NEGATIVE_INFINITY, end(school, timeline, frozen).hour()));
+      all.add(new Bound(Double.NEGATIVE_INFINITY, end(custom, timeline, frozen).hour()));
     }
     List<Reason> told = new ArrayList<>(parts);
     told.add(new Reason.OfPart(other.name(), other.spentShare(), worst));
@@ -92,7 +95,7 @@ record Life(
         kept,
         together,
         hour,
-        Math.max(spentShare(hour, school, timeline), other.spentShare()),
+        Math.max(spentShare(hour, custom, timeline), other.spentShare()),
         cap,
         perishableStrained || otherPerishable,
         List.copyOf(all),
@@ -104,8 +107,8 @@ record Life(
   }
 
   /** Share of the life that is spent by an hour, 0 to 1; 0 where there is only a cap. */
-  double spentShare(double hour, School school, Timeline timeline) {
-    double budget = found.keepingClass().budgetHours(school);
+  double spentShare(double hour, Custom custom, Timeline timeline) {
+    double budget = custom.budgetHours(found.keepingClass());
     if (Double.isInfinite(budget)) {
       return 0;
     }
@@ -117,16 +120,16 @@ record Life(
   }
 
   /** The earliest of all clocks. */
-  End end(School school, Timeline timeline, boolean frozen) {
+  End end(Custom custom, Timeline timeline, boolean frozen) {
     KeepingClass keepingClass = found.keepingClass();
     Timeline.Freezing freezing = timeline.freezing();
     // Freezing stops the clock under a cap of its own; what stood frozen longer than that is over.
     double capEnd =
         frozen || freezing.hours() > keepingClass.freezerHours()
             ? freezing.from() + keepingClass.freezerHours()
-            : strainedHour + keepingClass.capHours(school) + freezing.hours();
+            : strainedHour + custom.capHours(keepingClass) + freezing.hours();
     End end = new End(Verdict.Clock.CAP, capEnd, capEnd);
-    double budget = keepingClass.budgetHours(school);
+    double budget = custom.budgetHours(keepingClass);
     if (!Double.isInfinite(budget)) {
       double left = budget * (1 - shareThen);
       end = end.or(Verdict.Clock.BUDGET, timeline.whenSpentAfter(from, left));

@@ -139,4 +139,70 @@ public sealed interface Reason {
           : "%s went into it: it keeps no longer than that.".formatted(name);
     }
   }
+
+  /**
+   * It cools more slowly after straining than the yardstick has it.
+   *
+   * @param hot whether it was still hot when strained
+   * @param toRoomHours from 57 °C, or from straining, to room temperature; 0 when it was there
+   * @param toColdHours to the fridge's temperature, in all
+   * @param warmRoom whether the room is warmer than 21 °C
+   */
+  record SlowCooling(boolean hot, double toRoomHours, double toColdHours, boolean warmRoom)
+      implements Reason {
+    @Override
+    public String words() {
+      String room = warmRoom ? "room temperature" : "21 °C";
+      return hot
+          ? ("After straining it takes %s to %s and %s to the fridge's; 2 h and 6 h are the"
+                  + " yardstick. A shallow dish, an ice bath or smaller jars cool it faster.")
+              .formatted(Hours.words(toRoomHours), room, Hours.words(toColdHours))
+          : ("From room temperature it takes %s to the fridge's; 4 h are the yardstick. Smaller"
+                  + " bottles or an ice bath cool it faster.")
+              .formatted(Hours.words(toColdHours));
+    }
+
+    @Override
+    public String source() {
+      return "FDA Food Code 3-501.14";
+    }
+  }
+
+  /** It stands at room temperature, sealed or not. */
+  record SealedJar(double ph) implements Reason {
+    @Override
+    public String words() {
+      return Double.isNaN(ph) || ph > 4.6
+          ? "Above pH 4.6 a sealed jar at room temperature is no way to keep it."
+          : "A sealed jar does not keep it: only cold, spirit or a working preservative do.";
+    }
+
+    @Override
+    public String source() {
+      return "21 CFR 114.3";
+    }
+  }
+
+  /** The longer cap of the practice school waits for a confirmation. */
+  record NotConfirmed(double publishedHours, double practiceHours) implements Reason {
+    @Override
+    public String words() {
+      return ("The practice school would go to %s. Until clean working is confirmed (sterilised"
+              + " bottle, strained fine, fridge at 5 °C) it is held at the published %s.")
+          .formatted(Hours.words(practiceHours), Hours.words(publishedHours));
+    }
+
+    @Override
+    public String source() {
+      return "USP <795> beyond-use dates";
+    }
+  }
+
+  /** The date was printed earlier than it would be reckoned now, and stays. */
+  record Printed(java.time.LocalDate printed) implements Reason {
+    @Override
+    public String words() {
+      return "The label says %s: a date once printed never moves later.".formatted(printed);
+    }
+  }
 }

@@ -54,6 +54,32 @@ public record Verdict(
     reasons = List.copyOf(reasons);
   }
 
+  /**
+   * The same verdict beside a date that is printed on a label: it may come forward, never move
+   * later, and says so.
+   */
+  public Verdict notAfter(LocalDate printed) {
+    if (!lastDay.isAfter(printed)) {
+      return this;
+    }
+    List<Reason> more = new java.util.ArrayList<>(reasons);
+    more.add(new Reason.Printed(printed));
+    return new Verdict(
+        keepingClass,
+        school,
+        printed,
+        useNow,
+        runsOut,
+        clock,
+        capEnds,
+        marked,
+        budgetHours,
+        spentHours,
+        strained,
+        spent,
+        more);
+  }
+
   /** Share of the life budget that is spent, 0 to 1; 0 where only the cap counts. */
   public double spentShare() {
     if (Double.isInfinite(budgetHours)) {

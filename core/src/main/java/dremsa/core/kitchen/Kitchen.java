@@ -1,5 +1,6 @@
 package dremsa.core.kitchen;
 
+import dremsa.core.measure.CountMeasures;
 import dremsa.core.measure.MeasureSystem;
 import dremsa.core.measure.ScoopSet;
 import java.util.ArrayList;
@@ -17,6 +18,7 @@ import java.util.Set;
  * @param scoops what it can measure with
  * @param climate room, fridge and freezer
  * @param parameters of the model, calibrated or default
+ * @param counts what a pinch, a handful, a glass or a scoop holds here
  */
 public record Kitchen(
     List<Hob> hobs,
@@ -24,11 +26,23 @@ public record Kitchen(
     Set<StrainTool> strainers,
     ScoopSet scoops,
     Climate climate,
-    ModelParameters parameters) {
+    ModelParameters parameters,
+    CountMeasures counts) {
   public Kitchen {
     hobs = List.copyOf(hobs);
     vessels = List.copyOf(vessels);
     strainers = Set.copyOf(strainers);
+  }
+
+  /** A kitchen in which a pinch, a handful, a glass and a scoop have the stated sizes. */
+  public Kitchen(
+      List<Hob> hobs,
+      List<Vessel> vessels,
+      Set<StrainTool> strainers,
+      ScoopSet scoops,
+      Climate climate,
+      ModelParameters parameters) {
+    this(hobs, vessels, strainers, scoops, climate, parameters, CountMeasures.usual());
   }
 
   /** What a home kitchen of this measure system usually has. */
@@ -72,16 +86,16 @@ public record Kitchen(
     double widthCm = Math.cbrt(millilitres / (1.3 * Math.PI / 4));
     changed.add(
         new Vessel("jar-largest", "Largest jar", VesselKind.JAR, widthCm, millilitres, true));
-    return new Kitchen(hobs, changed, strainers, scoops, climate, parameters);
+    return new Kitchen(hobs, changed, strainers, scoops, climate, parameters, counts);
   }
 
   /** The same kitchen with other model parameters. */
   public Kitchen withParameters(ModelParameters changed) {
-    return new Kitchen(hobs, vessels, strainers, scoops, climate, changed);
+    return new Kitchen(hobs, vessels, strainers, scoops, climate, changed, counts);
   }
 
   /** The same kitchen in another climate. */
   public Kitchen withClimate(Climate changed) {
-    return new Kitchen(hobs, vessels, strainers, scoops, changed, parameters);
+    return new Kitchen(hobs, vessels, strainers, scoops, changed, parameters, counts);
   }
 }

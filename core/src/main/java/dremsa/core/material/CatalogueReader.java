@@ -7,6 +7,7 @@ import java.io.InputStreamReader;
 import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -17,9 +18,10 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
 /**
- * Reads the two reference tables beside this class: {@code materials.csv}, one line a material, and
- * {@code figures.csv}, one line a figure of a kind (written {@code kind:LEAF}) or of a material. A
- * material has its kind's figures unless it has its own.
+ * Reads the reference tables beside this class: {@code materials.csv}, one line a material; {@code
+ * forms.csv}, which of them are one plant; and {@code figures.csv}, one line a figure of a kind
+ * (written {@code kind:LEAF}) or of a material. A material has its kind's figures unless it has its
+ * own.
  */
 final class CatalogueReader {
   private static final CSVFormat FORMAT =
@@ -59,7 +61,14 @@ final class CatalogueReader {
         throw new IllegalStateException("materials.csv names '" + material.id() + "' twice");
       }
     }
-    return new Materials(byId);
+    Map<String, List<String>> forms = new LinkedHashMap<>();
+    for (CSVRecord line : lines("forms.csv")) {
+      if (!byId.containsKey(line.get("material"))) {
+        throw new IllegalStateException("forms.csv names '" + line.get("material") + "'");
+      }
+      forms.computeIfAbsent(line.get("plant"), p -> new ArrayList<>()).add(line.get("material"));
+    }
+    return new Materials(byId, forms);
   }
 
   private static Figure figure(CSVRecord line) {

@@ -3,6 +3,7 @@ package dremsa.core.material;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -14,9 +15,14 @@ public final class Materials {
   private static final Materials STANDARD = CatalogueReader.read();
 
   private final Map<String, Material> byId;
+  private final Map<String, List<String>> forms;
 
-  Materials(Map<String, Material> byId) {
+  /**
+   * @param forms ids of the materials that are one plant, by its name
+   */
+  Materials(Map<String, Material> byId, Map<String, List<String>> forms) {
     this.byId = byId;
+    this.forms = forms;
   }
 
   /** The built-in catalogue. */
@@ -28,7 +34,17 @@ public final class Materials {
   public Materials with(Material material) {
     Map<String, Material> changed = new LinkedHashMap<>(byId);
     changed.put(material.id(), material);
-    return new Materials(changed);
+    return new Materials(changed, forms);
+  }
+
+  /** The other forms of the same plant: fresh, dried, powder; empty when it is the only one. */
+  public List<Material> otherForms(String id) {
+    return forms.values().stream()
+        .filter(ids -> ids.contains(id))
+        .flatMap(List::stream)
+        .filter(other -> !other.equals(id))
+        .map(this::get)
+        .toList();
   }
 
   /**

@@ -26,8 +26,10 @@ public enum Property {
   ACID("g/100 mL"),
   /** Volume of one drop, mL. */
   DROP("mL"),
-  /** Weight of one piece (leaf, sprig, bud), g. */
+  /** Weight of one piece (leaf, flower, bud, bulb), g. */
   PIECE("g"),
+  /** Weight of one sprig, g. */
+  SPRIG("g"),
   /** Usual dose of the finished mass with its range, percent. */
   DOSE("%"),
   /** Most that a leave-on product may hold, percent of the finished mass. */

@@ -1,5 +1,6 @@
 package dremsa.core.material;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /** What one material stands in for another. */
@@ -53,6 +54,66 @@ public final class Substitution {
       throw new IllegalArgumentException("both must give gum");
     }
     return grams * want / have;
+  }
+
+  /**
+   * Something that may stand in.
+   *
+   * @param material which
+   * @param grams of it for the grams asked about
+   * @param how what the figure goes by
+   */
+  public record Offer(Material material, double grams, String how) {}
+
+  /**
+   * What may stand in for an amount: the other forms of the same plant by the water in them, other
+   * gums by what they thicken, other oils of the same lightness.
+   *
+   * @param grams 0 or more
+   */
+  public static List<Offer> offers(Material material, double grams, Materials materials) {
+    List<Offer> offers = new ArrayList<>();
+    double dry = 1 - material.value(Property.WATER_SHARE, 0.1);
+    for (Material other : materials.otherForms(material.id())) {
+      double otherDry = 1 - other.value(Property.WATER_SHARE, 0.1);
+      boolean fresh = material.kind().isFresh() != other.kind().isFresh();
+      offers.add(
+          new Offer(
+              other,
+              grams * dry / otherDry,
+              fresh
+                  ? "By weight, from the water in both (%.0f %% and %.0f %%). By volume the kitchen's rule is 3 fresh to 1 dried."
+                      .formatted(100 * (1 - dry), 100 * (1 - otherDry))
+                  : "By weight, the same dry matter."));
+    }
+    if (strength(material) > 0) {
+      for (Material other : materials.all()) {
+        if (!other.id().equals(material.id())
+            && strength(other) > 0
+            && materials.otherForms(material.id()).stream()
+                .noneMatch(form -> form.id().equals(other.id()))) {
+          offers.add(
+              new Offer(
+                  other, gumFor(material, grams, other), "For the same thickness when cold."));
+        }
+      }
+    }
+    for (Porosity porosity : Porosity.values()) {
+      if (porosity.oils().contains(material.id())) {
+        for (String oil : porosity.oils()) {
+          if (!oil.equals(material.id())) {
+            offers.add(
+                new Offer(
+                    materials.get(oil),
+                    grams,
+                    porosity == Porosity.LOW
+                        ? "Light, for low porosity; the same weight."
+                        : "Rich, for high porosity; the same weight."));
+          }
+        }
+      }
+    }
+    return offers;
   }
 
   private static double strength(Material material) {

@@ -194,6 +194,11 @@ public final class AmountReader {
           return found;
         }
       }
+      if (text.startsWith("%", at) || text.startsWith("percent", at)) {
+        throw new UnreadableAmountException(
+            at,
+            "Percent of what? Give grams or drops, or dose it as a share of the finished brew.");
+      }
       throw new UnreadableAmountException(
           at,
           at >= text.length()

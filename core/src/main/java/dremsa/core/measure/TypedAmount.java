@@ -31,11 +31,12 @@ public record TypedAmount(double low, double high, KitchenMeasure measure, Strin
 
   /** Written so that it reads back the same: {@code "1 ½ tbsp"}, {@code "2-3 sprig"}. */
   public String words() {
-    String number = low == high ? number(low) : number(low) + "-" + number(high);
+    String number = low == high ? written(low) : written(low) + "-" + written(high);
     return number + " " + measure.symbol() + (rest.isEmpty() ? "" : " " + rest);
   }
 
-  private static String number(double value) {
+  /** A number as a cookbook writes it: {@code "1 ½"}. */
+  public static String written(double value) {
     double whole = Math.floor(value);
     for (Fraction fraction : Fraction.values()) {
       if (Math.abs(value - whole - fraction.value()) < 1e-9) {

@@ -13,6 +13,7 @@ import dremsa.core.scale.Target.Volume;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
@@ -54,6 +55,18 @@ public final class Scaling {
     throw new AssertionError(target);
   }
 
+  /**
+   * Solves a brew for a target and for what it is to be like.
+   *
+   * @throws IllegalArgumentException when a plant is named that is not given in parts, or nothing
+   *     thickens the brew
+   */
+  public static Solution solve(Brew brew, Target target, Optional<Make> make, Facts facts) {
+    return make.isPresent()
+        ? Composing.solve(brew, target, make.get(), facts)
+        : solve(brew, target, facts);
+  }
+
   private static Solution forVolume(Brew brew, double wanted, Facts facts) {
     double scale = wanted / brew.millilitresAtOne();
     VesselChoice vessels = brew.vesselsFor(scale);
@@ -81,10 +94,16 @@ public final class Scaling {
   private static Solution judged(
       Brew brew, double scale, VesselChoice vessels, Facts facts, double wanted, int predictions) {
     Prediction prediction = brew.predict(scale, vessels, facts);
-    if (prediction.works()) {
-      return new Solution.Reached(brew, scale, vessels, prediction, predictions + 1);
+    if (!prediction.works()) {
+      return unreachable(brew, wanted, prediction, facts);
     }
-    return unreachable(brew, wanted, prediction, facts);
+    for (Brew way : brew.ways()) {
+      Prediction part = way.predict(scale, vessels, facts);
+      if (!part.works()) {
+        return unreachable(brew, wanted, part, facts);
+      }
+    }
+    return new Solution.Reached(brew, scale, vessels, prediction, predictions + 1);
   }
 
   private static Solution unreachable(Brew brew, double wanted, Prediction tried, Facts facts) {
@@ -93,7 +112,11 @@ public final class Scaling {
     // A larger vessel cures nothing where hardly anything runs off: that is told first.
     troubles.sort(Comparator.comparing(t -> !(t instanceof Trouble.HerbHoldsAll)));
     return new Solution.Unreachable(
-        wanted, most.works() ? most.finished().millilitres() : 0, troubles);
+        wanted,
+        most.works()
+            ? brew.bottledMl(brew.largestScale(), brew.vesselsFor(brew.largestScale()), facts)
+            : 0,
+        troubles);
   }
 
   /** One bracketed search with the vessels held fixed, so that the curve has no jumps. */

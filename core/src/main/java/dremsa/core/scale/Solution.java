@@ -34,5 +34,15 @@ public sealed interface Solution {
     public Unreachable {
       troubles = List.copyOf(troubles);
     }
+
+    /**
+     * In how many equal batches it could be had; 0 when in none, 1 when the size is not at fault.
+     */
+    public int batches() {
+      if (!(mostMl >= Target.LEAST_ML)) {
+        return 0;
+      }
+      return Double.isNaN(wantedMl) ? 1 : (int) Math.max(1, Math.ceil(wantedMl / mostMl - 1e-9));
+    }
   }
 }

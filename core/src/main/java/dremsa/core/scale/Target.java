@@ -63,7 +63,8 @@ public sealed interface Target {
   /** As much as the largest vessels of the kitchen take. */
   record FullPot() implements Target {}
 
-  private static void within(String field, double value, double low, double high) {
+  /** Refuses what lies outside a range. */
+  static void within(String field, double value, double low, double high) {
     if (!(value >= low && value <= high)) {
       throw new InvalidTargetException(field, value, low, high);
     }

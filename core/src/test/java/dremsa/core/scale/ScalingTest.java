@@ -11,7 +11,6 @@ import dremsa.core.brew.Trouble;
 import dremsa.core.formula.BuiltInFormulas;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Ingredient;
-import dremsa.core.kitchen.VesselKind;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -23,7 +22,8 @@ class ScalingTest {
   void solvingThenPredictingReturnsTheTarget(double ml) {
     for (Formula formula : BuiltInFormulas.all()) {
       Solution.Reached reached = Kitchens.reached(Kitchens.large(formula), ml);
-      assertThat(reached.prediction().finished().millilitres())
+      assertThat(reached.brew().bottledMl(reached.scale(), reached.vessels(), Facts.NONE))
+          .as(formula.id())
           .isCloseTo(ml, within(ml * Scaling.ACCURACY));
       assertThat(reached.predictions()).isLessThanOrEqualTo(16);
     }
@@ -75,11 +75,25 @@ class ScalingTest {
   }
 
   @Test
-  void loadsAreFillingsOfTheLargestVessel() {
+  void whatIsLargerThanTheBlenderOrTheStrainerGoesInLoads() {
     Brew brew = Kitchens.builtIn("aloe-juice-fresh");
-    double full = brew.largestScale();
-    assertThat(Loads.of(brew, full).fillings()).containsEntry(VesselKind.BLENDER, 1);
-    assertThat(Loads.of(brew, full * 2.5).fillings()).containsEntry(VesselKind.BLENDER, 3);
+    Solution.Reached three = Kitchens.reached(brew, 3000);
+    // A blender of 1.5 L takes 1.35 L at once, a nut bag 1.5 L.
+    assertThat(Load.of(three.brew(), three.prediction()))
+        .extracting(Load::equipment)
+        .containsExactly("blender", "nut-milk bag");
+    assertThat(Load.of(three.brew(), three.prediction())).allMatch(load -> load.fillings() >= 2);
+    assertThat(Load.of(brew, Kitchens.reached(brew, 200).prediction())).isEmpty();
+  }
+
+  @Test
+  void whatDoesNotFitAtOnceSaysInHowManyBatches() {
+    Brew brew = Kitchens.builtIn("lemon-balm-spray");
+    Solution.Unreachable no =
+        (Solution.Unreachable) Scaling.solve(brew, new Target.Volume(5000), Facts.NONE);
+    assertThat(no.batches()).isEqualTo((int) Math.ceil(5000 / no.mostMl()));
+    Solution.Reached part = Kitchens.reached(brew, 5000.0 / no.batches());
+    assertThat(part.prediction().works()).isTrue();
   }
 
   @Test

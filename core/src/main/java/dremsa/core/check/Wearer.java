@@ -1,0 +1,46 @@
+package dremsa.core.check;
+
+import dremsa.core.material.Material;
+import dremsa.core.material.MaterialKind;
+import java.util.Set;
+
+/** Whose hair a brew is for, as far as limits depend on it. */
+public enum Wearer {
+  ADULT("an adult scalp", 1.0),
+  CHILD_OVER_6("a child over 6", 0.5),
+  CHILD_3_TO_6("a child of 3 to 6", 0.25),
+  UNDER_3("a child under 3", 0);
+
+  private static final Set<String> GENTLE = Set.of("lavender-essential");
+  private static final Set<String> NOT_BELOW_SIX =
+      Set.of("peppermint-essential", "eucalyptus-essential");
+
+  private final String words;
+  private final double essentialPercent;
+
+  Wearer(String words, double essentialPercent) {
+    this.words = words;
+    this.essentialPercent = essentialPercent;
+  }
+
+  /** With its article: {@code "a child over 6"}. */
+  public String words() {
+    return words;
+  }
+
+  /** House limit for all essential oils together, percent of the finished mass. */
+  public double essentialPercent() {
+    return essentialPercent;
+  }
+
+  /** Whether a material is kept from this head at any dose. */
+  boolean mayNotHave(Material material) {
+    return switch (this) {
+      case ADULT, CHILD_OVER_6 -> false;
+      case CHILD_3_TO_6 ->
+          NOT_BELOW_SIX.contains(material.id())
+              || (material.kind() == MaterialKind.ESSENTIAL_OIL && !GENTLE.contains(material.id()));
+      case UNDER_3 -> material.kind() == MaterialKind.ESSENTIAL_OIL;
+    };
+  }
+}
