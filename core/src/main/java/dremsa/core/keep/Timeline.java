@@ -32,8 +32,32 @@ final class Timeline {
       return to - from;
     }
 
+    /** The part of it within two hours. */
+    Piece between(double start, double end) {
+      double first = Math.max(from, start);
+      double last = Math.min(to, end);
+      return new Piece(first, last, celsiusAt(first), celsiusAt(last), cause);
+    }
+
+    private double celsiusAt(double hour) {
+      return fromC == toC ? fromC : fromC + (toC - fromC) * (hour - from) / (to - from);
+    }
+
+    /** At least so warm; the cause is named where it is the warmer of the two. */
+    Piece atLeast(double celsius, String why) {
+      boolean warmer = celsius > Math.max(fromC, toC);
+      return new Piece(
+          from, to, Math.max(fromC, celsius), Math.max(toC, celsius), warmer ? why : cause);
+    }
+
+    /** Mean hours of life an hour; Simpson's rule is exact where the rate is a square. */
+    double rate() {
+      double middle = Spoilage.rate((fromC + toC) / 2);
+      return fromC == toC ? middle : (Spoilage.rate(fromC) + 4 * middle + Spoilage.rate(toC)) / 6;
+    }
+
     double spent() {
-      return hours() == 0 ? 0 : hours() * (Spoilage.rate(fromC) + Spoilage.rate(toC)) / 2;
+      return hours() == 0 ? 0 : hours() * rate();
     }
   }
 
@@ -77,55 +101,101 @@ final class Timeline {
     double begins = lifeBegins(formula, prediction);
     addTrace(pieces, formula, prediction, begins);
     double bottled = prediction.heat().bottledMinute() / 60;
-    double now = bottled;
-    if (place == Place.FRIDGE) {
-      List<TracePoint> chilling = prediction.chilling();
-      for (int i = 1; i < chilling.size(); i++) {
-        add(pieces, chilling.get(i - 1), chilling.get(i), begins, "Cooling in the fridge");
-        now = Math.max(now, chilling.get(i).minute() / 60);
-      }
-    }
-    double roomFrom = place == Place.ROOM ? bottled : Double.NaN;
-    double celsius = place.celsius(climate);
-    Place stands = place;
-    double thawed = Double.NaN;
+    List<Stay> stays = stays(place, bottled, start, events);
+    addStays(pieces, stays, chilling(prediction, place, begins), climate);
     double opened = Double.NaN;
-    double frozenFrom = bottled;
-    double frozenHours = 0;
-    List<KeepEvent> sorted = new ArrayList<>(events);
-    sorted.sort(Comparator.comparing(KeepEvent::at));
-    for (KeepEvent event : sorted) {
-      if (event instanceof KeepEvent.Joined) {
-        continue;
-      }
+    for (KeepEvent event : events) {
+      double hour = Math.max(bottled, hoursBetween(start, event.at()));
       if (event instanceof KeepEvent.Opened) {
-        double hour = Math.max(bottled, hoursBetween(start, event.at()));
-        opened = Double.isNaN(opened) ? hour : opened;
-        continue;
-      }
-      double at = Math.max(now, hoursBetween(start, event.at()));
-      pieces.add(new Piece(now, at, celsius, celsius, IN_ITS_PLACE));
-      now = at;
-      if (event instanceof KeepEvent.Warmed warmed) {
-        // What stood out was never cooler than its place: warmth never earns life.
-        double there = Math.max(celsius, warmed.celsius());
-        pieces.add(new Piece(now, now + warmed.hours(), there, there, warmed.cause()));
-        now += warmed.hours();
-      } else if (event instanceof KeepEvent.Moved moved) {
-        if (stands == Place.FREEZER && moved.place() != Place.FREEZER) {
-          thawed = now;
-          frozenHours += now - frozenFrom;
-        } else if (moved.place() == Place.FREEZER) {
-          frozenFrom = now;
-        }
-        stands = moved.place();
-        celsius = stands.celsius(climate);
-        roomFrom = stands == Place.ROOM ? now : Double.NaN;
+        opened = Double.isNaN(opened) ? hour : Math.min(opened, hour);
+      } else if (event instanceof KeepEvent.Warmed warmed) {
+        pieces = warmed(pieces, hour, hour + warmed.hours(), warmed);
       }
     }
-    pieces.add(new Piece(now, Double.POSITIVE_INFINITY, celsius, celsius, IN_ITS_PLACE));
     return new Timeline(
-        start, pieces, bottled, roomFrom, new Freezing(thawed, frozenFrom, frozenHours), opened);
+        start, pieces, bottled, roomFrom(stays), Freezing.of(stays, bottled), opened);
+  }
+
+  /** Where it stood from one hour to another; the last has no end. */
+  private record Stay(double from, double to, Place place) {}
+
+  private static List<Stay> stays(
+      Place place, double bottled, Instant start, List<KeepEvent> events) {
+    List<KeepEvent.Moved> moves = new ArrayList<>();
+    for (KeepEvent event : events) {
+      if (event instanceof KeepEvent.Moved moved) {
+        moves.add(moved);
+      }
+    }
+    moves.sort(Comparator.comparing(KeepEvent::at));
+    List<Stay> stays = new ArrayList<>();
+    double from = bottled;
+    Place stands = place;
+    for (KeepEvent.Moved move : moves) {
+      double hour = Math.max(bottled, hoursBetween(start, move.at()));
+      if (move.place() != stands) {
+        stays.add(new Stay(from, hour, stands));
+        from = hour;
+        stands = move.place();
+      }
+    }
+    stays.add(new Stay(from, Double.POSITIVE_INFINITY, stands));
+    return stays;
+  }
+
+  private static double roomFrom(List<Stay> stays) {
+    Stay last = stays.get(stays.size() - 1);
+    return last.place() == Place.ROOM ? last.from() : Double.NaN;
+  }
+
+  private static List<Piece> chilling(Prediction prediction, Place place, double begins) {
+    List<Piece> pieces = new ArrayList<>();
+    List<TracePoint> points = prediction.chilling();
+    for (int i = 1; place == Place.FRIDGE && i < points.size(); i++) {
+      add(pieces, points.get(i - 1), points.get(i), begins, "Cooling in the fridge");
+    }
+    return pieces;
+  }
+
+  /** While it still chills it is as warm as the bottle or as its place, whichever is warmer. */
+  private static void addStays(
+      List<Piece> pieces, List<Stay> stays, List<Piece> chilling, Climate climate) {
+    for (Stay stay : stays) {
+      double celsius = stay.place().celsius(climate);
+      double from = stay.from();
+      if (stay.place() != Place.FREEZER) {
+        for (Piece piece : chilling) {
+          if (piece.to() > from && piece.from() < stay.to()) {
+            Piece part = piece.between(from, stay.to());
+            pieces.add(part.atLeast(celsius, IN_ITS_PLACE));
+            from = part.to();
+          }
+        }
+      }
+      if (stay.to() > from) {
+        pieces.add(new Piece(from, stay.to(), celsius, celsius, IN_ITS_PLACE));
+      }
+    }
+  }
+
+  /** What stood out was never cooler than its place: warmth never earns life. */
+  private static List<Piece> warmed(
+      List<Piece> pieces, double from, double to, KeepEvent.Warmed event) {
+    List<Piece> changed = new ArrayList<>();
+    for (Piece piece : pieces) {
+      if (piece.to() <= from || piece.from() >= to) {
+        changed.add(piece);
+        continue;
+      }
+      if (piece.from() < from) {
+        changed.add(piece.between(piece.from(), from));
+      }
+      changed.add(piece.between(from, to).atLeast(event.celsius(), event.cause()));
+      if (piece.to() > to) {
+        changed.add(piece.between(to, piece.to()));
+      }
+    }
+    return changed;
   }
 
   private static double hoursBetween(Instant start, Instant end) {
@@ -202,7 +272,23 @@ final class Timeline {
    * @param from the hour at which it was last put in
    * @param hours spent there, up to the last thawing
    */
-  record Freezing(double thawed, double from, double hours) {}
+  record Freezing(double thawed, double from, double hours) {
+    private static Freezing of(List<Stay> stays, double bottled) {
+      double thawed = Double.NaN;
+      double from = bottled;
+      double hours = 0;
+      for (Stay stay : stays) {
+        if (stay.place() == Place.FREEZER) {
+          from = stay.from();
+          if (!Double.isInfinite(stay.to())) {
+            thawed = stay.to();
+            hours += stay.to() - stay.from();
+          }
+        }
+      }
+      return new Freezing(thawed, from, hours);
+    }
+  }
 
   Freezing freezing() {
     return freezing;
@@ -241,18 +327,9 @@ final class Timeline {
       if (piece.from >= hour) {
         break;
       }
-      sum += cut(piece, hour).spent();
+      sum += piece.between(piece.from(), hour).spent();
     }
     return sum;
-  }
-
-  private static Piece cut(Piece piece, double hour) {
-    if (piece.to <= hour) {
-      return piece;
-    }
-    double share = Double.isInfinite(piece.to) ? 0 : (hour - piece.from) / (piece.to - piece.from);
-    double endC = piece.fromC + share * (piece.toC - piece.fromC);
-    return new Piece(piece.from, hour, piece.fromC, endC, piece.cause);
   }
 
   /** What each cause has cost up to an hour, in the order in which they came. */
@@ -260,7 +337,7 @@ final class Timeline {
     Map<String, Cost> costs = new LinkedHashMap<>();
     for (Piece piece : pieces) {
       if (piece.from < hour) {
-        Piece part = cut(piece, hour);
+        Piece part = piece.between(piece.from(), hour);
         double spent = part.spent();
         double hours = spent > 0 ? part.hours() : 0;
         costs.merge(
@@ -274,7 +351,7 @@ final class Timeline {
   double whenSpent(double budget) {
     double left = budget;
     for (Piece piece : pieces) {
-      double rate = (Spoilage.rate(piece.fromC) + Spoilage.rate(piece.toC)) / 2;
+      double rate = piece.rate();
       if (rate > 0 && rate * piece.hours() >= left) {
         return piece.from + left / rate;
       }

@@ -78,8 +78,8 @@ public final class ScoopSet {
    *
    * @param millilitres wanted, 0 or more
    * @param rounding which way it may be off
-   * @return the best found; with no scoops at all when none is owned or, rounding down, when even
-   *     the smallest holds too much
+   * @return the best found; with no scoops at all when none is owned, or when none is nearer than
+   *     the smallest, or, rounding down, when even the smallest holds too much
    * @throws IllegalArgumentException when the amount is negative or not a number
    */
   public ScoopedAmount round(double millilitres, Rounding rounding) {
@@ -87,7 +87,9 @@ public final class ScoopSet {
       throw new IllegalArgumentException("amount must be 0 mL or more, not " + millilitres);
     }
     Search search = new Search(millilitres, rounding);
-    if (millilitres > 0) {
+    boolean worthAScoop =
+        !scoops.isEmpty() && millilitres >= scoops.get(scoops.size() - 1).millilitres() / 2;
+    if (worthAScoop) {
       for (int i = 0; i < scoops.size(); i++) {
         search.from(i);
       }

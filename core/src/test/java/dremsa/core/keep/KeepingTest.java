@@ -228,4 +228,69 @@ class KeepingTest {
     assertThat(judge(prediction, School.CAREFUL, first, second).runsOut())
         .isEqualTo(judge(prediction, School.CAREFUL, second, first).runsOut());
   }
+
+  @Test
+  void theCoolingYardstickIsAdviceWithACure() {
+    // FDA Food Code 3-501.14 (from memory): from 57 to 21 °C in 2 h, to 5 °C in 6 h in all.
+    Brew gel = Kitchens.builtIn("linseed-light");
+    Verdict slow =
+        Keeping.inFridge(TUESDAY, LONDON, School.CAREFUL)
+            .judge(gel, Kitchens.reached(gel, 1500).prediction(), TUESDAY);
+    assertThat(slow.reasons())
+        .filteredOn(Reason.SlowCooling.class::isInstance)
+        .singleElement()
+        .satisfies(
+            reason -> {
+              assertThat(reason.source()).contains("3-501.14");
+              assertThat(reason.words()).contains("ice bath");
+            });
+    Brew tincture = Kitchens.builtIn("rosemary-tincture");
+    assertThat(
+            Keeping.inFridge(TUESDAY, LONDON, School.CAREFUL)
+                .judge(tincture, Kitchens.reached(tincture, 200).prediction(), TUESDAY)
+                .reasons())
+        .noneMatch(Reason.SlowCooling.class::isInstance);
+  }
+
+  @Test
+  void aSealedJarIsNoWayToKeepIt() {
+    // 21 CFR 114.3: the line between acid and low-acid food is pH 4.6.
+    Verdict out =
+        judge(
+            steeped(3),
+            School.CAREFUL,
+            new KeepEvent.Moved(TUESDAY.plus(4, ChronoUnit.HOURS), Place.ROOM));
+    assertThat(out.reasons())
+        .filteredOn(Reason.SealedJar.class::isInstance)
+        .singleElement()
+        .satisfies(reason -> assertThat(reason.words()).contains("pH 4.6"));
+  }
+
+  @Test
+  void theLongerCapWaitsForCleanWorking() {
+    // USP <795> (from memory): 90 days for nonaqueous liquids; some makers go to 180.
+    Brew oil = Kitchens.builtIn("calendula-oil");
+    Prediction prediction = Kitchens.reached(oil, 200).prediction();
+    Keeping practice = new Keeping(TUESDAY, LONDON, School.PRACTICE, Place.ROOM, List.of());
+    Verdict held = practice.judge(oil, prediction, TUESDAY);
+    Verdict confirmed = practice.withCleanWorking(true).judge(oil, prediction, TUESDAY);
+    assertThat(held.marked()).isFalse();
+    assertThat(held.reasons()).hasAtLeastOneElementOfType(Reason.NotConfirmed.class);
+    assertThat(confirmed.marked()).isTrue();
+    assertThat(confirmed.reasons()).hasAtLeastOneElementOfType(Reason.Marked.class);
+    assertThat(ChronoUnit.DAYS.between(held.lastDay(), confirmed.lastDay())).isEqualTo(90);
+    // The careful school has nothing to confirm.
+    Keeping careful = new Keeping(TUESDAY, LONDON, School.CAREFUL, Place.ROOM, List.of());
+    assertThat(careful.judge(oil, prediction, TUESDAY))
+        .isEqualTo(careful.withCleanWorking(true).judge(oil, prediction, TUESDAY));
+  }
+
+  @Test
+  void aPrintedDateNeverMovesLater() {
+    Verdict now = judge(steeped(3), School.CAREFUL);
+    LocalDate printed = now.lastDay().minusDays(2);
+    assertThat(now.notAfter(printed).lastDay()).isEqualTo(printed);
+    assertThat(now.notAfter(printed).reasons()).hasAtLeastOneElementOfType(Reason.Printed.class);
+    assertThat(now.notAfter(now.lastDay().plusDays(1))).isSameAs(now);
+  }
 }
