@@ -6,9 +6,11 @@ import dremsa.core.material.Material;
 import dremsa.core.material.Property;
 import dremsa.core.measure.Figure;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -38,67 +40,121 @@ public final class Ranges {
    */
   public record Range(double low, double value, double high) {}
 
+  /**
+   * What one uncertain figure does to a result.
+   *
+   * @param what the parameter, or the material's figure
+   * @param figure with its range and source
+   * @param result name of the result
+   * @param atLow the result when the figure is at its low
+   * @param atHigh the result when the figure is at its high
+   */
+  public record Influence(String what, Figure figure, String result, double atLow, double atHigh) {
+    /** How far the result moves over the figure's range. */
+    public double span() {
+      return Math.abs(atHigh - atLow);
+    }
+  }
+
+  /**
+   * Ranges with what makes them.
+   *
+   * @param ranges a range for each name, in the given order
+   * @param influences for each result what moves it, the most first; what does not move it is left
+   *     out
+   */
+  public record Study(Map<String, Range> ranges, List<Influence> influences) {}
+
+  private record Moved(String what, Figure figure, Prediction low, Prediction high) {}
+
   private Ranges() {}
 
   /**
-   * Ranges of several results of one batch.
+   * Ranges of several results of one batch, and what makes them.
    *
-   * @param results named functions of a prediction
-   * @return a range for each name, in the given order
+   * @param results named functions of a prediction; each must give a number
    */
-  public static Map<String, Range> of(
+  public static Study study(
       Brew brew,
       double scale,
       VesselChoice vessels,
       Facts facts,
       Map<String, ToDoubleFunction<Prediction>> results) {
     Prediction middle = brew.predict(scale, vessels, facts);
-    List<Prediction[]> moved = new ArrayList<>();
+    List<Moved> moved = new ArrayList<>();
     Kitchen kitchen = brew.kitchen();
     for (Parameter parameter : Parameter.values()) {
       Figure figure = kitchen.parameters().figure(parameter);
-      if (figure.low() < figure.high()) {
-        Prediction[] pair = new Prediction[2];
-        for (int i = 0; i < 2; i++) {
-          Kitchen other =
-              kitchen.withParameters(kitchen.parameters().with(parameter, end(figure, i)));
-          pair[i] = brew.with(other).predict(scale, vessels, facts);
-        }
-        moved.add(pair);
-      }
+      moved(
+          moved,
+          parameter.words(),
+          figure,
+          end -> brew.with(kitchen.withParameters(kitchen.parameters().with(parameter, end))),
+          changed -> changed.predict(scale, vessels, facts));
     }
     for (Material material : brew.materials().stream().distinct().toList()) {
       for (Property property : MOVED) {
         Figure figure = material.figures().get(property);
-        if (figure != null && figure.low() < figure.high()) {
-          Prediction[] pair = new Prediction[2];
-          for (int i = 0; i < 2; i++) {
-            pair[i] =
-                brew.with(material.with(property, end(figure, i))).predict(scale, vessels, facts);
-          }
-          moved.add(pair);
+        if (figure != null) {
+          moved(
+              moved,
+              material.name() + ": " + property.words(),
+              figure,
+              end -> brew.with(material.with(property, end)),
+              changed -> changed.predict(scale, vessels, facts));
         }
       }
     }
     Map<String, Range> ranges = new LinkedHashMap<>();
-    results.forEach((name, result) -> ranges.put(name, range(middle, moved, result)));
-    return ranges;
+    List<Influence> influences = new ArrayList<>();
+    results.forEach(
+        (name, result) -> {
+          ranges.put(name, range(middle, moved, result));
+          moved.stream()
+              .map(
+                  m ->
+                      new Influence(
+                          m.what(),
+                          m.figure(),
+                          name,
+                          result.applyAsDouble(m.low()),
+                          result.applyAsDouble(m.high())))
+              .filter(influence -> influence.span() > 0)
+              .sorted(Comparator.comparingDouble(Influence::span).reversed())
+              .forEach(influences::add);
+        });
+    return new Study(ranges, influences);
   }
 
-  private static Figure end(Figure figure, int which) {
-    double value = which == 0 ? figure.low() : figure.high();
+  private static void moved(
+      List<Moved> moved,
+      String what,
+      Figure figure,
+      Function<Figure, Brew> with,
+      Function<Brew, Prediction> predicted) {
+    if (figure.low() < figure.high()) {
+      moved.add(
+          new Moved(
+              what,
+              figure,
+              predicted.apply(with.apply(end(figure, figure.low()))),
+              predicted.apply(with.apply(end(figure, figure.high())))));
+    }
+  }
+
+  private static Figure end(Figure figure, double value) {
     return new Figure(
         value, figure.low(), figure.high(), figure.unit(), figure.provenance(), figure.source());
   }
 
   private static Range range(
-      Prediction middle, List<Prediction[]> moved, ToDoubleFunction<Prediction> result) {
+      Prediction middle, List<Moved> moved, ToDoubleFunction<Prediction> result) {
     double value = result.applyAsDouble(middle);
     double up = 0;
     double down = 0;
-    for (Prediction[] pair : moved) {
-      double a = result.applyAsDouble(pair[0]) - value;
-      double b = result.applyAsDouble(pair[1]) - value;
+    for (Moved pair : moved) {
+      double a = result.applyAsDouble(pair.low()) - value;
+      double b = result.applyAsDouble(pair.high()) - value;
       double rise = Math.max(0, Math.max(a, b));
       double fall = Math.min(0, Math.min(a, b));
       up += rise * rise;

@@ -68,7 +68,11 @@ final class CatalogueReader {
       }
       forms.computeIfAbsent(line.get("plant"), p -> new ArrayList<>()).add(line.get("material"));
     }
-    return new Materials(byId, forms);
+    Map<MaterialKind, Map<Property, Figure>> kinds = new EnumMap<>(MaterialKind.class);
+    for (MaterialKind kind : MaterialKind.values()) {
+      kinds.put(kind, figures.getOrDefault("kind:" + kind, Map.of()));
+    }
+    return new Materials(byId, forms, kinds);
   }
 
   private static Figure figure(CSVRecord line) {

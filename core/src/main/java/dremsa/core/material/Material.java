@@ -34,7 +34,14 @@ public record Material(
     Objects.requireNonNull(kind, "kind");
     Objects.requireNonNull(tint, "tint");
     Objects.requireNonNull(note, "note");
+    figures.forEach(Material::check);
     figures = figures.isEmpty() ? Map.of() : Map.copyOf(figures);
+  }
+
+  private static void check(Property property, Figure figure) {
+    if (!(figure.low() >= property.least() && figure.high() <= property.most())) {
+      throw new ImpossibleFigureException(property);
+    }
   }
 
   /** The figure for a property, if one is known. */

@@ -76,6 +76,9 @@ public final class Substitution {
     double dry = 1 - material.value(Property.WATER_SHARE, 0.1);
     for (Material other : materials.otherForms(material.id())) {
       double otherDry = 1 - other.value(Property.WATER_SHARE, 0.1);
+      if (otherDry <= 0) {
+        continue;
+      }
       boolean fresh = material.kind().isFresh() != other.kind().isFresh();
       offers.add(
           new Offer(

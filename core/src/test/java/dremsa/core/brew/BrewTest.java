@@ -167,17 +167,23 @@ class BrewTest {
   @Test
   void rangesHoldTheValueAndOpenUp() {
     Brew brew = Kitchens.builtIn("lemon-balm-spray");
-    var ranges =
-        Ranges.of(
+    Ranges.Study study =
+        Ranges.study(
             brew,
             0.5,
             brew.vesselsFor(0.5),
             Facts.NONE,
             java.util.Map.of("ml", p -> p.finished().millilitres()));
-    Ranges.Range ml = ranges.get("ml");
+    Ranges.Range ml = study.ranges().get("ml");
     assertThat(ml.low()).isLessThan(ml.value());
     assertThat(ml.high()).isGreaterThan(ml.value());
     assertThat(ml.high() - ml.low()).isBetween(5.0, 60.0);
+    // The spans, squared and summed, are what the range is made of; the most telling stands first.
+    assertThat(study.influences())
+        .isSortedAccordingTo(
+            java.util.Comparator.comparingDouble(Ranges.Influence::span).reversed());
+    assertThat(study.influences().get(0).what()).contains("Lemon balm");
+    assertThat(study.influences().get(0).span()).isLessThanOrEqualTo(ml.high() - ml.low());
   }
 
   @ParameterizedTest
