@@ -45,5 +45,6 @@ class HouseRulesTest {
           .that()
           .areAnnotatedWith(Entity.class)
           .should()
-          .resideInAnyPackage("..accounts", "..kitchens", "..bench", "..shelf", "..history");
+          .resideInAnyPackage(
+              "..accounts", "..kitchens", "..materials", "..bench", "..shelf", "..history");
 }

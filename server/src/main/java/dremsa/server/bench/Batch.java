@@ -47,6 +47,10 @@ class Batch {
   @Column(length = 16_000_000)
   private String plan;
 
+  /** Null in a batch older than this column. */
+  @Column(length = 16_000_000)
+  private String surroundings;
+
   private int schemaVersion;
   private double scale;
 
@@ -67,8 +71,18 @@ class Batch {
 
   protected Batch() {}
 
-  /** What is kept of a formula, a kitchen, a target and a plan, as JSON. */
-  record Snapshot(String formula, String kitchen, String target, String plan, int schemaVersion) {}
+  /**
+   * What is kept of a formula, a kitchen, a target, a plan and its surroundings, as JSON.
+   *
+   * @param surroundings null in an old batch: the catalogue's materials
+   */
+  record Snapshot(
+      String formula,
+      String kitchen,
+      String target,
+      String plan,
+      String surroundings,
+      int schemaVersion) {}
 
   Batch(
       UUID id,
@@ -88,6 +102,7 @@ class Batch {
     this.kitchen = snapshot.kitchen();
     this.target = snapshot.target();
     this.plan = snapshot.plan();
+    this.surroundings = snapshot.surroundings();
     this.schemaVersion = snapshot.schemaVersion();
     this.scale = scale;
     this.startedAt = startedAt;
@@ -149,7 +164,7 @@ class Batch {
   }
 
   Snapshot snapshot() {
-    return new Snapshot(formula, kitchen, target, plan, schemaVersion);
+    return new Snapshot(formula, kitchen, target, plan, surroundings, schemaVersion);
   }
 
   double scale() {

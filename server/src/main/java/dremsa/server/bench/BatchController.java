@@ -1,5 +1,6 @@
 package dremsa.server.bench;
 
+import dremsa.core.check.Wearer;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepWords;
@@ -13,14 +14,17 @@ import dremsa.server.history.History;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Idempotency;
 import dremsa.server.http.Problem;
+import dremsa.server.predictions.Plan;
 import dremsa.server.predictions.Predictions;
+import dremsa.server.wire.ChangeJson;
+import dremsa.server.wire.MakeJson;
+import dremsa.server.wire.PlannedStep;
 import dremsa.server.wire.PredictionJson;
 import dremsa.server.wire.TargetJson;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -70,25 +74,23 @@ class BatchController {
   }
 
   /**
-   * A batch to start.
+   * A batch to start; says what is meant as a question to the predictions does.
    *
    * @param steps minutes planned otherwise than usual
+   * @param pours the bottle of the shelf behind each brew used as an ingredient
    */
   record NewBatch(
       @NotNull(message = "Say which formula.") @Size(max = 80, message = "At most 80 characters.")
           String formulaId,
+      @Nullable String variant,
+      @Size(max = 40, message = "At most 40 changes.") @Nullable List<@Valid ChangeJson> changes,
+      @Size(max = 20, message = "At most 20 choices.") @Nullable Map<String, String> choices,
       @NotNull(message = "Say what is wanted.") @Valid TargetJson target,
+      @Valid @Nullable MakeJson make,
       @Size(max = Formula.MOST_STEPS, message = "At most 60 steps.")
-          @Nullable List<@Valid PlannedStep> steps) {}
-
-  /** One step planned otherwise than usual. */
-  record PlannedStep(
-      @NotNull(message = "Say which step.")
-          @Range(min = 0, max = 59, message = "There is no such step.")
-          Integer index,
-      @NotNull(message = "Say how long.")
-          @Range(min = 0, max = 527_040, message = "A step takes 0 minutes to a year.")
-          Double minutes) {}
+          @Nullable List<@Valid PlannedStep> steps,
+      @Size(max = 20, message = "At most 20 bottles.") @Nullable Map<String, UUID> pours)
+      implements Plan {}
 
   /** A step that is done. */
   record StepFinish(
@@ -190,23 +192,13 @@ class BatchController {
       @RequestHeader(name = "Idempotency-Key", required = false) String key,
       @Valid @RequestBody NewBatch wanted) {
     UUID household = member.household();
-    Map<Integer, Double> plan = new LinkedHashMap<>();
-    if (wanted.steps() != null) {
-      wanted.steps().forEach(step -> plan.put(step.index(), step.minutes()));
-    }
     UUID id =
         idempotency.once(
             household,
             key,
             wanted,
             UUID.class,
-            () ->
-                bench.start(
-                    household,
-                    wanted.formulaId(),
-                    wanted.target(),
-                    plan,
-                    households.now(household)));
+            () -> bench.start(household, wanted, households.now(household)));
     return get(member, id);
   }
 
@@ -242,15 +234,19 @@ class BatchController {
     Runs.Run run = runs.of(batch, now);
     PredictionJson prediction =
         predictions.describe(
-            run.brew(),
-            batch.scale(),
-            run.vessels(),
-            run.prediction(),
-            run.facts(),
-            household.school(),
-            batch.startedAt(),
-            household.zone(),
-            false);
+            new Predictions.Batched(
+                run.brew(), batch.scale(), run.vessels(), run.prediction(), run.facts()),
+            new Predictions.Asked(
+                batch.startedAt(),
+                household.zone(),
+                household.school(),
+                false,
+                run.ages(),
+                Wearer.ADULT,
+                household.measureSystem(),
+                null,
+                null,
+                false));
     return new RunView(
         batch.id(),
         batch.version(),

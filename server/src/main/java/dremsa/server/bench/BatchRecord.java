@@ -2,10 +2,16 @@ package dremsa.server.bench;
 
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.Prediction;
+import dremsa.core.keep.Inherited;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 
-/** A batch as it really was, as far as keeping needs it. */
+/**
+ * A batch as it really was, as far as keeping needs it.
+ *
+ * @param inherited the age of the brews that were poured into it
+ */
 public record BatchRecord(
     UUID id,
     String code,
@@ -13,4 +19,5 @@ public record BatchRecord(
     String formulaName,
     Instant startedAt,
     Brew brew,
-    Prediction prediction) {}
+    Prediction prediction,
+    List<Inherited> inherited) {}

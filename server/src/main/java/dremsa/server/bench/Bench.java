@@ -1,27 +1,25 @@
 package dremsa.server.bench;
 
 import dremsa.core.brew.Brew;
-import dremsa.core.brew.Facts;
-import dremsa.core.brew.StepFacts;
 import dremsa.core.formula.Formula;
+import dremsa.core.formula.Ingredient;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepWords;
 import dremsa.core.formula.Window;
 import dremsa.core.kitchen.Kitchen;
-import dremsa.core.scale.Solution;
 import dremsa.server.accounts.Households;
-import dremsa.server.formulas.Formulas;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.kitchens.Kitchens;
-import dremsa.server.predictions.Predictions;
+import dremsa.server.predictions.Plan;
+import dremsa.server.predictions.Planner;
 import dremsa.server.wire.FormulaJson;
 import dremsa.server.wire.KitchenJson;
 import dremsa.server.wire.Stored;
-import dremsa.server.wire.TargetJson;
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -36,9 +34,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class Bench {
   private final BatchRepository repository;
   private final Runs runs;
-  private final Formulas formulas;
   private final Kitchens kitchens;
-  private final Predictions predictions;
+  private final Planner planner;
   private final Households households;
   private final History history;
   private final Stored stored;
@@ -47,18 +44,16 @@ public class Bench {
   Bench(
       BatchRepository repository,
       Runs runs,
-      Formulas formulas,
       Kitchens kitchens,
-      Predictions predictions,
+      Planner planner,
       Households households,
       History history,
       Stored stored,
       ApplicationEventPublisher events) {
     this.repository = repository;
     this.runs = runs;
-    this.formulas = formulas;
     this.kitchens = kitchens;
-    this.predictions = predictions;
+    this.planner = planner;
     this.households = households;
     this.history = history;
     this.stored = stored;
@@ -73,23 +68,14 @@ public class Bench {
       String note,
       List<BatchBottled.Filled> bottles) {}
 
-  /** Starts a batch of a known formula. */
+  /** Starts a batch. */
   @Transactional
-  public UUID start(
-      UUID household,
-      String formulaId,
-      TargetJson target,
-      Map<Integer, Double> plannedMinutes,
-      Instant at) {
+  public UUID start(UUID household, Plan plan, Instant at) {
     households.changed(household);
-    Formula formula = formulas.get(formulaId);
     Kitchen kitchen = kitchens.of(household);
-    Brew brew = predictions.resolve(formula, kitchen, "formula");
-    Facts plan = Facts.NONE;
-    for (Map.Entry<Integer, Double> entry : plannedMinutes.entrySet()) {
-      plan = plan.with(entry.getKey(), StepFacts.lasting(entry.getValue()));
-    }
-    Solution.Reached reached = predictions.solve(brew, target, plan);
+    Planner.Planned planned = planner.solve(household, plan, kitchen, at);
+    Brew brew = planned.reached().brew();
+    Formula formula = brew.formula();
     Batch batch =
         new Batch(
             UUID.randomUUID(),
@@ -100,19 +86,52 @@ public class Bench {
             new Batch.Snapshot(
                 stored.write(FormulaJson.of(formula)),
                 stored.write(KitchenJson.of(kitchen)),
-                stored.write(target),
-                stored.write(plannedMinutes),
+                stored.write(plan.target()),
+                stored.write(minutes(plan)),
+                stored.write(planned.surroundings()),
                 Stored.VERSION),
-            reached.scale(),
+            planned.reached().scale(),
             at);
     repository.saveAndFlush(batch);
     note(
         batch,
         at,
         Happening.Kind.STARTED,
-        reached.prediction().finished().millilitres(),
+        planned.reached().prediction().finished().millilitres(),
         formula.name());
+    pour(batch, plan, planned, at);
     return batch.id();
+  }
+
+  private static Map<Integer, Double> minutes(Plan plan) {
+    Map<Integer, Double> minutes = new LinkedHashMap<>();
+    if (plan.steps() != null) {
+      plan.steps().forEach(step -> minutes.put(step.index(), step.minutes()));
+    }
+    return minutes;
+  }
+
+  /** What is poured in from bottles of the shelf is taken out of them. */
+  private void pour(Batch batch, Plan plan, Planner.Planned planned, Instant at) {
+    if (plan.pours() == null) {
+      return;
+    }
+    Brew brew = planned.reached().brew();
+    for (int i = 0; i < brew.materials().size(); i++) {
+      Ingredient ingredient = brew.formula().ingredients().get(i);
+      UUID bottle = plan.pours().get(ingredient.material());
+      Double grams = planned.reached().prediction().amounts().get(ingredient.key());
+      if (bottle != null && grams != null) {
+        events.publishEvent(
+            new BrewPoured(
+                batch.householdId(),
+                batch.id(),
+                batch.code(),
+                bottle,
+                grams / brew.materials().get(i).density(),
+                at));
+      }
+    }
   }
 
   /** Initials and a running number: short enough to write on tape. */

@@ -8,13 +8,18 @@ import dremsa.core.brew.VesselChoice;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.Window;
+import dremsa.core.keep.Inherited;
+import dremsa.core.kitchen.Kitchen;
+import dremsa.core.material.Materials;
 import dremsa.server.http.Problem;
-import dremsa.server.predictions.Predictions;
 import dremsa.server.wire.Stored;
+import dremsa.server.wire.SurroundingsJson;
 import dremsa.server.wire.TargetJson;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,18 +28,21 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Runs {
   private final BatchRepository repository;
-  private final Predictions predictions;
   private final Stored stored;
 
-  Runs(BatchRepository repository, Predictions predictions, Stored stored) {
+  Runs(BatchRepository repository, Stored stored) {
     this.repository = repository;
-    this.predictions = predictions;
     this.stored = stored;
   }
 
   /** A batch with its prediction up to date. */
   record Run(
-      Brew brew, TargetJson target, Facts facts, VesselChoice vessels, Prediction prediction) {}
+      Brew brew,
+      TargetJson target,
+      Facts facts,
+      VesselChoice vessels,
+      Prediction prediction,
+      Map<String, Inherited> ages) {}
 
   /** A finished batch as it really was. */
   @Transactional(readOnly = true)
@@ -87,15 +95,21 @@ public class Runs {
         batch.formulaName(),
         batch.startedAt(),
         run.brew(),
-        run.prediction());
+        run.prediction(),
+        List.copyOf(run.ages().values()));
   }
 
   Run of(Batch batch, Instant now) {
     Batch.Snapshot snapshot = batch.snapshot();
     Formula formula = stored.formula(snapshot.formula(), snapshot.schemaVersion());
+    Kitchen kitchen = stored.kitchen(snapshot.kitchen(), snapshot.schemaVersion());
+    Optional<SurroundingsJson> surroundings =
+        Optional.ofNullable(snapshot.surroundings())
+            .map(column -> stored.surroundings(column, snapshot.schemaVersion()));
     Brew brew =
-        predictions.resolve(
-            formula, stored.kitchen(snapshot.kitchen(), snapshot.schemaVersion()), "formula");
+        surroundings
+            .map(s -> Brew.of(formula, kitchen, s.materialsToCore(), s.stock()))
+            .orElseGet(() -> Brew.of(formula, kitchen, Materials.standard()));
     Facts facts = facts(batch, formula, now);
     VesselChoice vessels = brew.vesselsFor(batch.scale());
     return new Run(
@@ -103,7 +117,8 @@ public class Runs {
         stored.target(snapshot.target(), snapshot.schemaVersion()),
         facts,
         vessels,
-        brew.predict(batch.scale(), vessels, facts));
+        brew.predict(batch.scale(), vessels, facts),
+        surroundings.map(SurroundingsJson::ages).orElse(Map.of()));
   }
 
   private Facts facts(Batch batch, Formula formula, Instant now) {

@@ -7,6 +7,7 @@ import dremsa.server.bench.BatchBottled.Filled;
 import dremsa.server.bench.Bench;
 import dremsa.server.bench.Runs;
 import dremsa.server.kitchens.Kitchens;
+import dremsa.server.predictions.Plan;
 import dremsa.server.shelf.DiscardReason;
 import dremsa.server.shelf.Shelf;
 import dremsa.server.wire.KitchenJson;
@@ -16,7 +17,6 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -69,7 +69,9 @@ class DemoHistory {
             plain.hobs(),
             plain.vessels(),
             plain.strainers(),
-            plain.scoops()),
+            plain.scoops(),
+            plain.counts(),
+            plain.calibrated()),
         0);
     Random dice = new Random(31);
     int count = 0;
@@ -104,7 +106,7 @@ class DemoHistory {
       Instant now) {
     Instant start = now.minus(Duration.ofMinutes(Math.round(daysAgo * 24 * 60)));
     UUID batch =
-        bench.start(household, formula, TargetJson.bottles(bottles, size), Map.of(), start);
+        bench.start(household, new Meant(formula, TargetJson.bottles(bottles, size)), start);
     finish(household, batch, start, bottles, size, new Random(5), false);
     for (int i = 3; i > 0; i--) {
       Shelf.Standing first = shelf.standingOf(household, batch).get(0);
@@ -119,7 +121,7 @@ class DemoHistory {
     double size = rinse ? 500 : dice.nextInt(3) == 0 ? 150 : 250;
     int bottles = rinse ? 1 : 1 + dice.nextInt(2);
     UUID batch =
-        bench.start(household, formula, TargetJson.bottles(bottles, size), Map.of(), start);
+        bench.start(household, new Meant(formula, TargetJson.bottles(bottles, size)), start);
     if (count % 17 == 9) {
       bench.giveUp(
           household,
@@ -207,7 +209,7 @@ class DemoHistory {
   private void brewing(UUID household, Instant now) {
     Instant at = now.minus(Duration.ofMinutes(96));
     UUID batch =
-        bench.start(household, "fennel-seed-rinse", TargetJson.bottles(1, 500), Map.of(), at);
+        bench.start(household, new Meant("fennel-seed-rinse", TargetJson.bottles(1, 500)), at);
     for (int i = 0; i < 2; i++) {
       at = at.plus(Duration.ofMinutes(4));
       long version = runs.outline(household, batch, at).version();
@@ -215,4 +217,7 @@ class DemoHistory {
           household, batch, i, version, new Bench.Done(false, null, null, "", List.of()), at);
     }
   }
+
+  /** A formula as it stands, for a target. */
+  private record Meant(String formulaId, TargetJson target) implements Plan {}
 }

@@ -1,30 +1,33 @@
 package dremsa.server.predictions;
 
 import dremsa.core.brew.Brew;
-import dremsa.core.brew.Facts;
-import dremsa.core.brew.StepFacts;
+import dremsa.core.check.Wearer;
 import dremsa.core.formula.Formula;
-import dremsa.core.formula.Window;
 import dremsa.core.keep.School;
 import dremsa.core.kitchen.Kitchen;
-import dremsa.core.scale.Solution;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
-import dremsa.server.formulas.Formulas;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.kitchens.Kitchens;
+import dremsa.server.wire.ChangeJson;
 import dremsa.server.wire.FormulaJson;
 import dremsa.server.wire.KitchenJson;
+import dremsa.server.wire.MakeJson;
+import dremsa.server.wire.PlannedStep;
 import dremsa.server.wire.PredictionJson;
+import dremsa.server.wire.PriceJson;
 import dremsa.server.wire.TargetJson;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -34,14 +37,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class PredictionController {
   private final Predictions predictions;
-  private final Formulas formulas;
+  private final Planner planner;
   private final Kitchens kitchens;
   private final Households households;
 
   PredictionController(
-      Predictions predictions, Formulas formulas, Kitchens kitchens, Households households) {
+      Predictions predictions, Planner planner, Kitchens kitchens, Households households) {
     this.predictions = predictions;
-    this.formulas = formulas;
+    this.planner = planner;
     this.kitchens = kitchens;
     this.households = households;
   }
@@ -51,67 +54,78 @@ class PredictionController {
    *
    * @param formulaId of a known formula; or give the formula itself
    * @param formula given inline
+   * @param variant id of one of the variants offered for the formula
+   * @param changes beyond the variant, made in their order
+   * @param choices the choice taken in each school of the method, by their ids
    * @param kitchen instead of the household's
    * @param target what is wanted
-   * @param steps what is planned otherwise than usual
+   * @param make what it is to be like: a ratio, a strength or a thickness
+   * @param steps what is planned otherwise than usual; indices count in the changed formula
+   * @param pours the bottle of the shelf behind each brew used as an ingredient
    * @param school instead of the household's
+   * @param cleanWorking confirmed: sterilised bottle, strained fine, fridge at 5 °C
+   * @param wearer for whom it is; an adult scalp when left out
+   * @param prices by ingredient key, for the cost
+   * @param shopPrice of what it replaces
    * @param startAt when the first step begins; now when left out
+   * @param ranges whether ranges and what makes them are wanted; they are when left out
    */
   record Question(
       @Nullable String formulaId,
       @Valid @Nullable FormulaJson formula,
+      @Nullable String variant,
+      @Size(max = 40, message = "At most 40 changes.") @Nullable List<@Valid ChangeJson> changes,
+      @Size(max = 20, message = "At most 20 choices.") @Nullable Map<String, String> choices,
       @Valid @Nullable KitchenJson kitchen,
       @NotNull(message = "Say what is wanted.") @Valid TargetJson target,
+      @Valid @Nullable MakeJson make,
       @Size(max = Formula.MOST_STEPS, message = "At most 60 steps.")
-          @Nullable List<@Valid StepPlan> steps,
+          @Nullable List<@Valid PlannedStep> steps,
+      @Size(max = 20, message = "At most 20 bottles.") @Nullable Map<String, UUID> pours,
       @Nullable School school,
-      @Nullable Instant startAt) {}
-
-  /** One step planned otherwise. */
-  record StepPlan(
-      @NotNull(message = "Say which step.") Integer index,
-      @NotNull(message = "Say how long.") Double minutes) {}
+      @Nullable Boolean cleanWorking,
+      @Nullable Wearer wearer,
+      @Size(max = 40, message = "At most 40 prices.")
+          @Nullable Map<String, @Valid PriceJson> prices,
+      @Valid @Nullable PriceJson shopPrice,
+      @Nullable Instant startAt,
+      @Nullable Boolean ranges)
+      implements Plan {}
 
   @Operation(
       summary = "How a brew would go, for a target, in a kitchen; keeps nothing",
       description =
-          "Takes a formula by id or inline, the household's kitchen or another, and a target."
-              + " Answers amounts, the water account, the trace, thickness, the discard date and its"
-              + " reasons.")
+          "Takes a formula by id or inline, with a variant, changes or choices of school; the"
+              + " household's kitchen or another; and a target. Answers amounts, the water account,"
+              + " the trace, thickness, loads, cost, the discard date and its reasons, each with its"
+              + " range and what moves it most. A divided formula answers each way too.")
   @PostMapping("/api/predictions")
   PredictionJson predict(
       @AuthenticationPrincipal Member member, @Valid @RequestBody Question question) {
     Household household = households.of(member.household());
-    Formula formula = formula(question);
     Kitchen kitchen =
         question.kitchen() == null ? kitchens.of(household.id()) : kitchen(question.kitchen());
-    Brew brew = predictions.resolve(formula, kitchen, "formula");
-    Facts facts = facts(question.steps(), formula);
-    Solution.Reached reached = predictions.solve(brew, question.target(), facts);
-    Instant start = question.startAt() == null ? households.now(household) : question.startAt();
+    Instant now = households.now(household);
+    Planner.Planned planned = planner.solve(household.id(), question, kitchen, now);
+    Brew brew = planned.reached().brew();
     return predictions.describe(
-        brew,
-        reached.scale(),
-        reached.vessels(),
-        reached.prediction(),
-        facts,
-        question.school() == null ? household.school() : question.school(),
-        start,
-        household.zone(),
-        true);
-  }
-
-  private Formula formula(Question question) {
-    if ((question.formulaId() == null) == (question.formula() == null)) {
-      throw Problem.invalid(
-          FieldProblem.of(
-              "formulaId",
-              question.formulaId(),
-              "Give a formula's id or a formula, one of the two."));
-    }
-    return question.formula() == null
-        ? formulas.get(question.formulaId())
-        : question.formula().toCore("formula");
+        new Predictions.Batched(
+            brew,
+            planned.reached().scale(),
+            planned.reached().vessels(),
+            planned.reached().prediction(),
+            planned.facts()),
+        new Predictions.Asked(
+            question.startAt() == null ? now : question.startAt(),
+            household.zone(),
+            question.school() == null ? household.school() : question.school(),
+            Boolean.TRUE.equals(question.cleanWorking()),
+            planned.ages(),
+            question.wearer() == null ? Wearer.ADULT : question.wearer(),
+            household.measureSystem(),
+            prices(question.prices(), brew),
+            shopPer100Ml(question.shopPrice()),
+            !Boolean.FALSE.equals(question.ranges())));
   }
 
   private static Kitchen kitchen(KitchenJson json) {
@@ -123,33 +137,41 @@ class PredictionController {
     }
   }
 
-  private static Facts facts(List<StepPlan> steps, Formula formula) {
-    Facts facts = Facts.NONE;
-    if (steps == null) {
-      return facts;
+  private static Map<String, Double> prices(Map<String, PriceJson> prices, Brew brew) {
+    if (prices == null) {
+      return null;
     }
-    for (int i = 0; i < steps.size(); i++) {
-      StepPlan plan = steps.get(i);
-      if (plan.index() < 0 || plan.index() >= formula.steps().size()) {
-        throw Problem.invalid(
-            FieldProblem.range(
-                "steps[" + i + "].index",
-                plan.index(),
-                "There is no such step.",
-                0,
-                formula.steps().size() - 1));
-      }
-      if (!(plan.minutes() >= 0 && plan.minutes() <= Window.MOST_MINUTES)) {
-        throw Problem.invalid(
-            FieldProblem.range(
-                "steps[" + i + "].minutes",
-                String.valueOf(plan.minutes()),
-                "A step takes 0 minutes to a year.",
-                0,
-                Window.MOST_MINUTES));
-      }
-      facts = facts.with(plan.index(), StepFacts.lasting(plan.minutes()));
+    Map<String, Double> perGram = new HashMap<>();
+    prices.forEach(
+        (key, price) -> {
+          String at = "prices." + key;
+          double density =
+              brew.materialOf(key)
+                  .orElseThrow(
+                      () ->
+                          Problem.invalid(
+                              FieldProblem.of(at, key, "'" + key + "' is no ingredient here.")))
+                  .density();
+          perGram.put(
+              key, price.money() / positive(price.amount().grams(at + ".amount", density), at));
+        });
+    return perGram;
+  }
+
+  private static Double shopPer100Ml(PriceJson price) {
+    return price == null
+        ? null
+        : 100
+            * price.money()
+            / positive(price.amount().millilitres("shopPrice.amount", 1), "shopPrice");
+  }
+
+  private static double positive(double amount, String at) {
+    if (!(amount > 0 && amount < 1e7)) {
+      throw Problem.invalid(
+          FieldProblem.of(
+              at + ".amount.value", String.valueOf(amount), "More than nothing, please."));
     }
-    return facts;
+    return amount;
   }
 }

@@ -4,112 +4,174 @@ import dremsa.core.brew.Brew;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
 import dremsa.core.brew.Ranges;
-import dremsa.core.brew.Ranges.Range;
 import dremsa.core.brew.VesselChoice;
-import dremsa.core.formula.Formula;
+import dremsa.core.check.Wearer;
+import dremsa.core.formula.Branch;
+import dremsa.core.keep.Inherited;
 import dremsa.core.keep.Keeping;
 import dremsa.core.keep.School;
 import dremsa.core.keep.Verdict;
-import dremsa.core.kitchen.Kitchen;
-import dremsa.core.material.Materials;
-import dremsa.core.material.UnknownMaterialException;
-import dremsa.core.scale.Scaling;
-import dremsa.core.scale.Solution;
-import dremsa.core.scale.Target;
-import dremsa.server.http.FieldProblem;
-import dremsa.server.http.Problem;
+import dremsa.core.measure.MeasureSystem;
+import dremsa.core.scale.Cost;
 import dremsa.server.wire.PredictionJson;
-import dremsa.server.wire.TargetJson;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
-import org.springframework.http.HttpStatus;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
-/** Resolves, solves and judges; turns what cannot be reached into a problem with its numbers. */
+/** Judges a predicted batch and gathers everything that a screen shows of it. */
 @Service
 public class Predictions {
+  private static final double HOUR_MS = 3_600_000;
 
-  /** A formula resolved with its surroundings. */
-  public Brew resolve(Formula formula, Kitchen kitchen, String formulaField) {
-    try {
-      return Brew.of(formula, kitchen, Materials.standard());
-    } catch (UnknownMaterialException e) {
-      for (int i = 0; i < formula.ingredients().size(); i++) {
-        if (formula.ingredients().get(i).material().equals(e.id())) {
-          throw Problem.invalid(
-              FieldProblem.of(
-                  formulaField + ".ingredients[" + i + "].material", e.id(), e.getMessage()));
-        }
-      }
-      throw e;
-    }
-  }
+  /** A batch: what is brewed, in which size and vessels, with what is known of it. */
+  public record Batched(
+      Brew brew, double scale, VesselChoice vessels, Prediction prediction, Facts facts) {}
 
-  /** The batch that meets a target. */
-  public Solution.Reached solve(Brew brew, TargetJson wanted, Facts facts) {
-    Target target = wanted.toCore(brew);
-    Solution solution = Scaling.solve(brew, target, facts);
-    if (solution instanceof Solution.Reached reached) {
-      return reached;
-    }
-    Solution.Unreachable no = (Solution.Unreachable) solution;
-    String why = no.troubles().isEmpty() ? "It cannot be reached." : no.troubles().get(0).words();
-    String most =
-        no.mostMl() >= Target.LEAST_ML
-            ? " At most about %.0f mL can be had at once in this kitchen.".formatted(no.mostMl())
-            : "";
-    throw new Problem(
-        HttpStatus.UNPROCESSABLE_CONTENT,
-        "unreachable",
-        why + most,
-        List.of(
-            new FieldProblem(
-                wanted.amountField(),
-                value(wanted, no),
-                why + most,
-                no.mostMl() >= Target.LEAST_ML ? Target.LEAST_ML : null,
-                no.mostMl() >= Target.LEAST_ML ? no.mostMl() : null)));
-  }
-
-  private static Object value(TargetJson wanted, Solution.Unreachable no) {
-    return switch (wanted.kind()) {
-      case BOTTLES -> wanted.count();
-      case PEOPLE_USES -> wanted.uses();
-      case FULL_POT -> null;
-      default -> wanted.amount().value();
-    };
-  }
-
-  /** Everything a screen shows of one predicted batch, with ranges. */
-  public PredictionJson describe(
-      Brew brew,
-      double scale,
-      VesselChoice vessels,
-      Prediction prediction,
-      Facts facts,
-      School school,
+  /**
+   * For whom and by which rules.
+   *
+   * @param start when the first step begins or began
+   * @param ages of the brews poured in, by the material that names them
+   * @param pricePerGram by ingredient key; null when the cost is not asked for
+   * @param shopPer100Ml the shop's price; null without one
+   * @param withRanges whether ranges and what makes them are worked out
+   */
+  public record Asked(
       Instant start,
       ZoneId zone,
+      School school,
+      boolean cleanWorking,
+      Map<String, Inherited> ages,
+      Wearer wearer,
+      MeasureSystem measures,
+      @Nullable Map<String, Double> pricePerGram,
+      @Nullable Double shopPer100Ml,
       boolean withRanges) {
-    Map<String, Range> ranges =
-        withRanges ? Ranges.of(brew, scale, vessels, facts, RANGED) : Map.of();
-    Instant bottled = start.plusMillis(Math.round(prediction.heat().bottledMinute() * 60_000));
-    Verdict verdict = Keeping.inFridge(start, zone, school).judge(brew, prediction, bottled);
-    return PredictionJson.of(brew, scale, vessels, prediction, ranges, bottled, verdict);
+    /** How it keeps in the fridge. */
+    Keeping keeping() {
+      return Keeping.inFridge(start, zone, school)
+          .withInherited(List.copyOf(ages.values()))
+          .withCleanWorking(cleanWorking);
+    }
   }
 
-  private static final Map<String, ToDoubleFunction<Prediction>> RANGED = ranged();
+  /** Everything there is to say of a batch; of a divided one also of each way. */
+  public PredictionJson describe(Batched batch, Asked asked) {
+    List<PredictionJson.WayJson> ways = new ArrayList<>();
+    List<Branch> branches = batch.brew().formula().branches();
+    List<Brew> brews = batch.brew().ways();
+    Optional<Verdict> first = Optional.empty();
+    for (int i = 0; i < brews.size(); i++) {
+      Prediction part = brews.get(i).predict(batch.scale(), batch.vessels(), batch.facts());
+      Batched way = new Batched(brews.get(i), batch.scale(), batch.vessels(), part, batch.facts());
+      Verdict verdict = verdict(way, asked);
+      if (first.isEmpty() || verdict.runsOut().isBefore(first.get().runsOut())) {
+        first = Optional.of(verdict);
+      }
+      ways.add(
+          new PredictionJson.WayJson(
+              branches.get(i).name(),
+              branches.get(i).share(),
+              describe(way, asked, verdict, List.of())));
+    }
+    // What is divided keeps, as a whole, as long as its first part.
+    return describe(batch, asked, first.orElseGet(() -> verdict(batch, asked)), ways);
+  }
 
-  private static Map<String, ToDoubleFunction<Prediction>> ranged() {
+  private PredictionJson describe(
+      Batched batch, Asked asked, Verdict verdict, List<PredictionJson.WayJson> ways) {
+    Ranges.Study study =
+        asked.withRanges()
+            ? Ranges.study(
+                batch.brew(), batch.scale(), batch.vessels(), batch.facts(), ranged(batch, asked))
+            : new Ranges.Study(Map.of(), List.of());
+    return PredictionJson.of(
+        batch.brew(),
+        batch.scale(),
+        batch.vessels(),
+        batch.prediction(),
+        new PredictionJson.Beside(
+            bottled(batch.prediction(), asked.start()),
+            verdict,
+            asked.wearer(),
+            asked.measures(),
+            study.ranges(),
+            study.influences(),
+            cost(batch.prediction(), asked),
+            ways));
+  }
+
+  private static Verdict verdict(Batched batch, Asked asked) {
+    return asked
+        .keeping()
+        .judge(batch.brew(), batch.prediction(), bottled(batch.prediction(), asked.start()));
+  }
+
+  private static Instant bottled(Prediction prediction, Instant start) {
+    return start.plusMillis(Math.round(prediction.heat().bottledMinute() * 60_000));
+  }
+
+  private static PredictionJson.CostJson cost(Prediction prediction, Asked asked) {
+    if (asked.pricePerGram() == null) {
+      return null;
+    }
+    Cost cost = Cost.of(prediction, asked.pricePerGram());
+    return new PredictionJson.CostJson(
+        cost.total(),
+        cost.per100Ml(),
+        asked.shopPer100Ml() == null ? null : cost.against(asked.shopPer100Ml()),
+        cost.unpriced().stream().sorted().toList());
+  }
+
+  /** The results that are told with a range. */
+  private static Map<String, ToDoubleFunction<Prediction>> ranged(Batched batch, Asked asked) {
     Map<String, ToDoubleFunction<Prediction>> results = new LinkedHashMap<>();
-    results.put(PredictionJson.BOTTLED, p -> p.finished().millilitres());
-    results.put(
+    put(results, PredictionJson.BOTTLED, batch, p -> p.finished().millilitres());
+    put(
+        results,
         PredictionJson.STRENGTH,
+        batch,
         p -> p.strengths().isEmpty() ? 0 : p.strengths().get(0).extracted() * 100);
+    put(results, PredictionJson.THICKNESS, batch, p -> p.finished().thickness());
+    Keeping keeping = asked.keeping();
+    put(
+        results,
+        PredictionJson.KEEPS,
+        batch,
+        p ->
+            Duration.between(
+                        asked.start(),
+                        keeping.judge(batch.brew(), p, bottled(p, asked.start())).runsOut())
+                    .toMillis()
+                / HOUR_MS);
     return results;
+  }
+
+  /**
+   * At the edge of what works a result may be no number (a pot that no longer boils); it then
+   * counts as unmoved.
+   */
+  private static void put(
+      Map<String, ToDoubleFunction<Prediction>> results,
+      String name,
+      Batched batch,
+      ToDoubleFunction<Prediction> result) {
+    double middle = result.applyAsDouble(batch.prediction());
+    if (Double.isFinite(middle)) {
+      results.put(
+          name,
+          p -> {
+            double value = result.applyAsDouble(p);
+            return Double.isFinite(value) ? value : middle;
+          });
+    }
   }
 }

@@ -7,6 +7,7 @@ import dremsa.server.accounts.Households;
 import dremsa.server.bench.BatchBottled;
 import dremsa.server.bench.BatchRecord;
 import dremsa.server.bench.BottlingUndone;
+import dremsa.server.bench.BrewPoured;
 import dremsa.server.bench.Runs;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
@@ -74,6 +75,24 @@ public class Shelf {
     repository.deleteAll(bottles);
   }
 
+  /** What a brew took from a bottle. */
+  @EventListener
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void poured(BrewPoured event) {
+    Bottle bottle = get(event.household(), event.bottle());
+    if (bottle.status() != Bottle.Status.STANDING || event.millilitres() > bottle.leftMl() + EYE) {
+      throw Problem.conflict(
+          "There are only %.0f mL left in that bottle.".formatted(bottle.leftMl()));
+    }
+    double taken = Math.min(event.millilitres(), bottle.leftMl());
+    bottle.take(taken);
+    note(bottle, event.at(), Happening.Kind.TAKEN, taken, "poured into " + event.code());
+    if (bottle.leftMl() < EYE) {
+      bottle.end(Bottle.Status.FINISHED, null, event.at());
+    }
+    repository.saveAndFlush(bottle);
+  }
+
   /** A bottle that stands on the shelf. */
   public record Standing(UUID id, long version, double leftMl, LocalDate lastDay) {}
 
@@ -93,6 +112,7 @@ public class Shelf {
   private Verdict judge(UUID household, BatchRecord batch, Instant now) {
     Household keeper = households.of(household);
     return Keeping.inFridge(batch.startedAt(), keeper.zone(), keeper.school())
+        .withInherited(batch.inherited())
         .judge(batch.brew(), batch.prediction(), now);
   }
 

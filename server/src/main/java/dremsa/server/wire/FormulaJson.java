@@ -1,6 +1,7 @@
 package dremsa.server.wire;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import dremsa.core.formula.Branch;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Ingredient;
 import dremsa.core.formula.InvalidFormulaException;
@@ -36,7 +37,38 @@ public record FormulaJson(
         List<@Valid IngredientJson> ingredients,
     @NotEmpty(message = "A formula needs steps.")
         @Size(max = Formula.MOST_STEPS, message = "At most 60 steps.")
-        List<@Valid StepJson> steps) {
+        List<@Valid StepJson> steps,
+    @Size(max = Formula.MOST_BRANCHES, message = "At most 6 ways.")
+        @JsonInclude(JsonInclude.Include.NON_EMPTY)
+        @Nullable List<@Valid BranchJson> branches) {
+
+  /**
+   * One way of a divided batch.
+   *
+   * @param share of the batch as it stands after the common steps, above 0 and at most 1
+   */
+  public record BranchJson(
+      @NotNull(message = "Say what this share becomes.")
+          @Size(min = 1, max = 80, message = "1 to 80 characters.")
+          String name,
+      @NotNull(message = "Say which share.") Double share,
+      @NotEmpty(message = "A share needs a step of its own.")
+          @Size(max = Formula.MOST_STEPS, message = "At most 60 steps.")
+          List<@Valid StepJson> steps) {
+    static BranchJson of(Branch branch) {
+      return new BranchJson(
+          branch.name(), branch.share(), branch.steps().stream().map(StepJson::of).toList());
+    }
+
+    Branch toCore(String at) {
+      if (!(share > 0 && share <= 1)) {
+        throw Problem.invalid(
+            FieldProblem.range(
+                at + ".share", String.valueOf(share), "A share is above 0 and at most 1.", 0, 1));
+      }
+      return new Branch(name, share, StepJson.toCore(steps, at + ".steps"));
+    }
+  }
 
   /**
    * One ingredient; exactly one of the three proportions is given.
@@ -53,7 +85,7 @@ public record FormulaJson(
       @Nullable Double percent,
       @Nullable Double dropsPer100Ml) {
 
-    static IngredientJson of(Ingredient ingredient) {
+    public static IngredientJson of(Ingredient ingredient) {
       Proportion p = ingredient.proportion();
       return new IngredientJson(
           ingredient.key(),
@@ -63,7 +95,7 @@ public record FormulaJson(
           p instanceof Proportion.DropsPer100Ml drops ? drops.drops() : null);
     }
 
-    Ingredient toCore(String at) {
+    public Ingredient toCore(String at) {
       int given =
           (parts == null ? 0 : 1) + (percent == null ? 0 : 1) + (dropsPer100Ml == null ? 0 : 1);
       if (given != 1) {
@@ -93,7 +125,8 @@ public record FormulaJson(
         formula.purposes().stream().sorted().toList(),
         formula.about(),
         formula.ingredients().stream().map(IngredientJson::of).toList(),
-        formula.steps().stream().map(StepJson::of).toList());
+        formula.steps().stream().map(StepJson::of).toList(),
+        formula.branches().stream().map(BranchJson::of).toList());
   }
 
   /**
@@ -107,9 +140,9 @@ public record FormulaJson(
     for (int i = 0; i < ingredients.size(); i++) {
       lines.add(ingredients.get(i).toCore(prefix + "ingredients[" + i + "]"));
     }
-    List<dremsa.core.formula.Step> todo = new ArrayList<>();
-    for (int i = 0; i < steps.size(); i++) {
-      todo.add(steps.get(i).toCore(prefix + "steps[" + i + "]"));
+    List<Branch> ways = new ArrayList<>();
+    for (int i = 0; branches != null && i < branches.size(); i++) {
+      ways.add(branches.get(i).toCore(prefix + "branches[" + i + "]"));
     }
     try {
       return new Formula(
@@ -119,7 +152,8 @@ public record FormulaJson(
           purposes == null ? Set.of() : Set.copyOf(purposes),
           about == null ? "" : about,
           lines,
-          todo);
+          StepJson.toCore(steps, prefix + "steps"),
+          ways);
     } catch (InvalidFormulaException e) {
       throw Problem.invalid(FieldProblem.of(prefix + e.place(), null, e.getMessage() + "."));
     }

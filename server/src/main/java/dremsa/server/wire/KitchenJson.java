@@ -4,10 +4,14 @@ import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Hob;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.kitchen.ModelParameters;
+import dremsa.core.kitchen.Parameter;
 import dremsa.core.kitchen.StrainTool;
 import dremsa.core.kitchen.Vessel;
 import dremsa.core.kitchen.VesselKind;
+import dremsa.core.measure.CountMeasures;
+import dremsa.core.measure.Dimension;
 import dremsa.core.measure.Figure;
+import dremsa.core.measure.KitchenMeasure;
 import dremsa.core.measure.Provenance;
 import dremsa.core.measure.Scoop;
 import dremsa.core.measure.ScoopSet;
@@ -15,9 +19,14 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.hibernate.validator.constraints.Range;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A kitchen. Temperatures in °C, powers in W, lengths in cm, volumes in mL.
@@ -26,6 +35,9 @@ import org.hibernate.validator.constraints.Range;
  * @param vessels pots, bowls, jars, blender
  * @param strainers what it can strain through
  * @param scoops spoons, cups and jugs owned
+ * @param counts what a pinch, a handful, a glass and a scoop hold here, mL; the stated sizes where
+ *     left out
+ * @param calibrated parameters of the model that this household measured
  */
 public record KitchenJson(
     @NotNull(message = "Say how warm the room is.")
@@ -44,7 +56,14 @@ public record KitchenJson(
         List<@Valid VesselJson> vessels,
     @NotNull(message = "List the strainers.") List<StrainTool> strainers,
     @NotNull(message = "List the measures.") @Size(max = 30, message = "At most 30 measures.")
-        List<@Valid ScoopJson> scoops) {
+        List<@Valid ScoopJson> scoops,
+    @Size(max = 10, message = "At most 10.")
+        @Nullable
+            Map<
+                String,
+                @Range(min = 0, max = 2000, message = "A measure holds 0 to 2000 mL.") Double>
+            counts,
+    @Nullable Map<Parameter, @Valid FigureJson> calibrated) {
 
   /** A cooking place; net powers into the pot. */
   public record HobJson(
@@ -94,7 +113,38 @@ public record KitchenJson(
         kitchen.strainers().stream().sorted().toList(),
         kitchen.scoops().scoops().stream()
             .map(s -> new ScoopJson(s.id(), s.label(), s.millilitres(), s.kind()))
-            .toList());
+            .toList(),
+        kitchen.counts().all().stream()
+            .filter(measure -> measure.dimension() == Dimension.VOLUME)
+            .collect(
+                Collectors.toMap(
+                    KitchenMeasure::id, KitchenMeasure::size, (a, b) -> a, TreeMap::new)),
+        calibrated(kitchen.parameters()));
+  }
+
+  private static Map<Parameter, FigureJson> calibrated(ModelParameters parameters) {
+    Map<Parameter, FigureJson> own = new EnumMap<>(Parameter.class);
+    for (Parameter parameter : Parameter.values()) {
+      Figure figure = parameters.figure(parameter);
+      if (figure.provenance() == Provenance.CALIBRATED
+          || figure.provenance() == Provenance.HOUSEHOLD) {
+        own.put(parameter, FigureJson.of(figure));
+      }
+    }
+    return own;
+  }
+
+  private ModelParameters parameters() {
+    ModelParameters all = ModelParameters.standard();
+    if (calibrated != null) {
+      for (Map.Entry<Parameter, FigureJson> entry : calibrated.entrySet()) {
+        Parameter parameter = entry.getKey();
+        Figure figure =
+            entry.getValue().toCore("calibrated." + parameter, all.figure(parameter).unit());
+        all = all.with(parameter, figure);
+      }
+    }
+    return all;
   }
 
   public Kitchen toCore() {
@@ -120,7 +170,8 @@ public record KitchenJson(
                 .map(s -> new Scoop(s.id(), s.label(), s.millilitres(), s.kind()))
                 .toList()),
         new Climate(roomC, fridgeC, freezerC),
-        ModelParameters.standard());
+        parameters(),
+        counts == null ? CountMeasures.usual() : CountMeasures.with(counts));
   }
 
   private static Figure watts(double value) {

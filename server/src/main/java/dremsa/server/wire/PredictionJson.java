@@ -1,8 +1,10 @@
 package dremsa.server.wire;
 
 import dremsa.core.brew.Brew;
+import dremsa.core.brew.Finished;
 import dremsa.core.brew.Landmark;
 import dremsa.core.brew.Prediction;
+import dremsa.core.brew.Ranges.Influence;
 import dremsa.core.brew.Ranges.Range;
 import dremsa.core.brew.StepOutcome;
 import dremsa.core.brew.Thickness;
@@ -11,17 +13,21 @@ import dremsa.core.brew.VesselChoice;
 import dremsa.core.brew.WaterAccount;
 import dremsa.core.check.Caution;
 import dremsa.core.check.Cautions;
-import dremsa.core.check.Finding;
 import dremsa.core.check.SelfCheck;
+import dremsa.core.check.Wearer;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepWords;
 import dremsa.core.keep.Verdict;
 import dremsa.core.kitchen.VesselKind;
+import dremsa.core.material.Weighed;
+import dremsa.core.measure.MeasureSystem;
+import dremsa.core.scale.Load;
 import dremsa.core.scale.Portion;
 import dremsa.core.scale.Scaling;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -31,6 +37,10 @@ public record PredictionJson(
     double scale,
     RangeJson bottledMl,
     RangeJson strengthPercent,
+    @Nullable RangeJson thicknessMpas,
+    @Nullable RangeJson keepsHours,
+    @Nullable Double ph,
+    double alcoholPercent,
     List<PortionJson> amounts,
     WaterJson water,
     List<VesselUseJson> vessels,
@@ -42,7 +52,37 @@ public record PredictionJson(
     double totalMinutes,
     Instant bottledAt,
     VerdictJson keeping,
-    List<FindingJson> findings) {
+    List<FindingJson> findings,
+    List<LoadJson> loads,
+    @Nullable CostJson cost,
+    List<InfluenceJson> influences,
+    List<WayJson> ways) {
+
+  /** A step that takes several fillings of blender or strainer. */
+  public record LoadJson(int step, String equipment, int fillings) {}
+
+  /**
+   * What the batch costs in materials.
+   *
+   * @param total in the household's currency, without what has no price
+   * @param ofShopPrice share of the shop's price; null without one
+   * @param unpriced keys of ingredients for which no price is known
+   */
+  public record CostJson(
+      double total, double per100Ml, @Nullable Double ofShopPrice, List<String> unpriced) {}
+
+  /**
+   * What one uncertain figure does to a result.
+   *
+   * @param result bottled (mL), strength (%), thickness (mPa·s) or keeps (h)
+   * @param atLow the result with the figure at its low
+   * @param atHigh the result with the figure at its high
+   */
+  public record InfluenceJson(
+      String result, String what, FigureJson figure, double atLow, double atHigh) {}
+
+  /** One way of a divided batch, from the first step to its bottle. */
+  public record WayJson(String name, double share, PredictionJson prediction) {}
 
   /** A value with its believable range; low and high are null where no range was reckoned. */
   public record RangeJson(@Nullable Double low, double value, @Nullable Double high) {}
@@ -53,6 +93,7 @@ public record PredictionJson(
    * @param scoops in the household's measures, e.g. "2 × 1 tbsp"; empty when none is owned
    * @param scoopErrorPercent how far the scoops are off
    * @param drops for what is counted in drops
+   * @param beside the same amount in other measures
    */
   public record PortionJson(
       String ingredient,
@@ -64,11 +105,18 @@ public record PredictionJson(
       double millilitres,
       String scoops,
       double scoopErrorPercent,
-      @Nullable Integer drops) {}
+      @Nullable Integer drops,
+      List<String> beside) {}
 
   /** The water account, g. */
   public record WaterJson(
-      double in, double bottled, double held, double cloth, double steam, double unaccounted) {}
+      double in,
+      double bottled,
+      double held,
+      double cloth,
+      double steam,
+      double apart,
+      double unaccounted) {}
 
   /** A vessel used. */
   public record VesselUseJson(VesselKind kind, String name, double capacityMl, double diameterCm) {}
@@ -102,46 +150,46 @@ public record PredictionJson(
   /** Strength in one plant. */
   public record StrengthJson(String ingredient, double extractedPercent, double gramsPer100Ml) {}
 
-  /** What the self-check says: what, why, where and the cure. */
-  public record FindingJson(
-      Finding.Code code,
-      Finding.Severity severity,
-      String place,
-      String what,
-      String why,
-      String cure) {
-    static FindingJson of(Finding finding) {
-      return new FindingJson(
-          finding.code(),
-          finding.severity(),
-          finding.place(),
-          finding.what(),
-          finding.why(),
-          finding.cure());
-    }
-  }
-
   /** The names of the ranged results. */
   public static final String BOTTLED = "bottled";
 
   public static final String STRENGTH = "strength";
 
-  public static PredictionJson of(
-      Brew brew,
-      double scale,
-      VesselChoice vessels,
-      Prediction prediction,
-      Map<String, Range> ranges,
+  public static final String THICKNESS = "thickness";
+  public static final String KEEPS = "keeps";
+
+  /** So many influences are told for each result: the rest moves it little. */
+  private static final int TOLD = 6;
+
+  /** What is told of a prediction beside the prediction itself. */
+  public record Beside(
       Instant bottledAt,
-      Verdict verdict) {
+      Verdict verdict,
+      Wearer wearer,
+      MeasureSystem measures,
+      Map<String, Range> ranges,
+      List<Influence> influences,
+      @Nullable CostJson cost,
+      List<WayJson> ways) {}
+
+  public static PredictionJson of(
+      Brew brew, double scale, VesselChoice vessels, Prediction prediction, Beside beside) {
     List<StepOutcome> outcomes = prediction.steps();
+    Finished finished = prediction.finished();
     double strongest =
         prediction.strengths().isEmpty() ? 0 : prediction.strengths().get(0).extracted() * 100;
+    Map<String, Range> ranges = beside.ranges();
     return new PredictionJson(
         scale,
-        range(ranges.get(BOTTLED), prediction.finished().millilitres()),
+        range(ranges.get(BOTTLED), finished.millilitres()),
         range(ranges.get(STRENGTH), strongest),
-        Scaling.portions(brew, prediction).stream().map(PredictionJson::portion).toList(),
+        finished.band().isEmpty() ? null : range(ranges.get(THICKNESS), finished.thickness()),
+        ranges.containsKey(KEEPS) ? range(ranges.get(KEEPS), 0) : null,
+        Double.isNaN(finished.ph()) ? null : finished.ph(),
+        finished.alcoholPercent(),
+        Scaling.portions(brew, prediction).stream()
+            .map(portion -> portion(portion, beside.measures()))
+            .toList(),
         water(prediction.account()),
         vessels.vessels().values().stream()
             .map(v -> new VesselUseJson(v.kind(), v.name(), v.capacityMl(), v.diameterCm()))
@@ -149,24 +197,37 @@ public record PredictionJson(
         outcomes.stream().map(outcome -> step(brew, outcome)).toList(),
         thinned(prediction.trace()),
         Arrays.stream(Landmark.values()).map(l -> landmark(l, prediction)).toList(),
-        prediction
-            .finished()
+        finished
             .band()
             .map(
                 band ->
                     new ThicknessJson(
-                        prediction.finished().thickness(),
-                        prediction.finished().thicknessHot(),
-                        band,
-                        band.words()))
+                        finished.thickness(), finished.thicknessHot(), band, band.words()))
             .orElse(null),
         prediction.strengths().stream()
             .map(s -> new StrengthJson(s.ingredient(), s.extracted() * 100, s.gramsPer100Ml()))
             .toList(),
         outcomes.get(outcomes.size() - 1).endMinute(),
-        bottledAt,
-        VerdictJson.of(verdict),
-        SelfCheck.of(brew, prediction).stream().map(FindingJson::of).toList());
+        beside.bottledAt(),
+        VerdictJson.of(beside.verdict()),
+        SelfCheck.of(brew, prediction, beside.wearer()).stream().map(FindingJson::of).toList(),
+        Load.of(brew, prediction).stream()
+            .map(load -> new LoadJson(load.step(), load.equipment(), load.fillings()))
+            .toList(),
+        beside.cost(),
+        influences(beside.influences()),
+        beside.ways());
+  }
+
+  private static List<InfluenceJson> influences(List<Influence> all) {
+    Map<String, Integer> told = new HashMap<>();
+    return all.stream()
+        .filter(i -> told.merge(i.result(), 1, Integer::sum) <= TOLD)
+        .map(
+            i ->
+                new InfluenceJson(
+                    i.result(), i.what(), FigureJson.of(i.figure()), i.atLow(), i.atHigh()))
+        .toList();
   }
 
   private static RangeJson range(Range range, double value) {
@@ -175,7 +236,7 @@ public record PredictionJson(
         : new RangeJson(range.low(), range.value(), range.high());
   }
 
-  private static PortionJson portion(Portion portion) {
+  private static PortionJson portion(Portion portion, MeasureSystem measures) {
     return new PortionJson(
         portion.ingredient(),
         portion.material().name(),
@@ -186,7 +247,8 @@ public record PredictionJson(
         portion.millilitres(),
         portion.scooped().words(),
         portion.scooped().error() * 100,
-        portion.drops().orElse(null));
+        portion.drops().orElse(null),
+        Weighed.beside(portion.grams(), portion.millilitres(), null, measures));
   }
 
   private static WaterJson water(WaterAccount account) {
@@ -196,6 +258,7 @@ public record PredictionJson(
         account.held(),
         account.cloth(),
         account.steam(),
+        account.apart(),
         account.unaccounted());
   }
 

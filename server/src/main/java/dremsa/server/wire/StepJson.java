@@ -12,6 +12,7 @@ import dremsa.core.kitchen.VesselKind;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import jakarta.validation.constraints.NotNull;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -19,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  * One step. Which fields count depends on the kind, as told beside each.
  *
  * @param kind wash, prepare, combine, heat, boil, waterBath, steep, soak, ferment, macerate, cool,
- *     strain, blend, add, bottle or freeze
+ *     strain, blend, add, bottle, freeze or divide
  * @param ingredients keys: wash, prepare, combine, add
  * @param window minutes {short, usual, long}: prepare, boil, waterBath, steep, soak, ferment,
  *     macerate, blend
@@ -37,6 +38,8 @@ import org.jspecify.annotations.Nullable;
  * @param container bottle
  * @param portionMl freeze
  * @param treatment prepare
+ * @param part divide: what this share becomes
+ * @param share divide: of the batch, above 0 and at most 1
  * @param guide what the maker is told
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -58,6 +61,8 @@ public record StepJson(
     @Nullable Container container,
     @Nullable Double portionMl,
     Step.@Nullable Treatment treatment,
+    @Nullable String part,
+    @Nullable Double share,
     @Nullable GuideJson guide) {
 
   /** Minutes: early before the first, right to the last, late after; the middle is usual. */
@@ -115,13 +120,14 @@ public record StepJson(
       draft.container = bottle.container();
     } else if (step instanceof Step.Freeze freeze) {
       draft.portionMl = freeze.portionMl();
+    } else if (step instanceof Step.Divide divide) {
+      draft.part = divide.into();
+      draft.share = divide.share();
     }
     return draft.done();
   }
 
-  /**
-   * Only the mapping above fills one; spares it a constructor call of eighteen arguments a kind.
-   */
+  /** Only the mapping above fills one; spares it a constructor call of twenty arguments a kind. */
   private static final class Draft {
     private final Step step;
     private VesselKind vessel;
@@ -138,6 +144,8 @@ public record StepJson(
     private Container container;
     private Double portionMl;
     private Step.Treatment treatment;
+    private String part;
+    private Double share;
 
     Draft(Step step) {
       this.step = step;
@@ -162,8 +170,23 @@ public record StepJson(
           container,
           portionMl,
           treatment,
+          part,
+          share,
           GuideJson.of(step.guide()));
     }
+  }
+
+  /**
+   * The core's steps.
+   *
+   * @param at path of the list, for problems
+   */
+  public static List<Step> toCore(List<StepJson> steps, String at) {
+    List<Step> todo = new ArrayList<>();
+    for (int i = 0; i < steps.size(); i++) {
+      todo.add(steps.get(i).toCore(at + "[" + i + "]"));
+    }
+    return todo;
   }
 
   /**
@@ -171,7 +194,7 @@ public record StepJson(
    *
    * @param at path of this step, for problems
    */
-  Step toCore(String at) {
+  public Step toCore(String at) {
     Guide told = guide == null ? Guide.NONE : guide.toCore();
     List<String> keys = ingredients == null ? List.of() : ingredients;
     return switch (kind) {
@@ -203,6 +226,11 @@ public record StepJson(
       case "bottle" -> new Step.Bottle(need(at, "container", container), told);
       case "freeze" ->
           new Step.Freeze(number(at, "portionMl", need(at, "portionMl", portionMl), 1, 5000), told);
+      case "divide" ->
+          new Step.Divide(
+              need(at, "part", part),
+              number(at, "share", need(at, "share", share), 0.001, 1),
+              told);
       default ->
           throw Problem.invalid(
               FieldProblem.of(at + ".kind", kind, "There is no step '" + kind + "'."));

@@ -4,6 +4,7 @@ import dremsa.core.brew.Facts;
 import dremsa.core.brew.StepFacts;
 import dremsa.core.formula.Formula;
 import dremsa.core.kitchen.Kitchen;
+import dremsa.core.material.Material;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
@@ -42,6 +43,14 @@ public class Stored {
 
   public TargetJson target(String column, int version) {
     return read(column, version, TargetJson.class);
+  }
+
+  public Material material(String column, int version) {
+    return read(column, version, MaterialJson.class).toCore("");
+  }
+
+  public SurroundingsJson surroundings(String column, int version) {
+    return read(column, version, SurroundingsJson.class);
   }
 
   /** Minutes planned otherwise than usual, by step index. */

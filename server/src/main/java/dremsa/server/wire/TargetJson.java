@@ -93,6 +93,16 @@ public record TargetJson(
     };
   }
 
+  /** The number behind {@link #amountField}; null where there is none. */
+  public @Nullable Object typed() {
+    return switch (kind) {
+      case BOTTLES -> count;
+      case PEOPLE_USES -> uses;
+      case FULL_POT -> null;
+      default -> amount == null ? null : amount.value();
+    };
+  }
+
   private String fieldOf(String coreField) {
     return switch (coreField) {
       case "sizeMl" -> "size.value";

@@ -1,19 +1,28 @@
-package dremsa.server.formulas;
+package dremsa.server.catalogue;
 
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.StepOutcome;
 import dremsa.core.formula.Formula;
+import dremsa.core.formula.MethodSchools;
 import dremsa.core.formula.Purpose;
 import dremsa.core.formula.Step;
+import dremsa.core.formula.Variant;
+import dremsa.core.formula.Variants;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
 import dremsa.core.material.Materials;
 import dremsa.server.accounts.Member;
+import dremsa.server.formulas.Formulas;
 import dremsa.server.kitchens.Kitchens;
+import dremsa.server.materials.HouseholdMaterials;
+import dremsa.server.predictions.Planner;
+import dremsa.server.wire.ChangeJson;
 import dremsa.server.wire.FormulaJson;
 import java.util.List;
+import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -26,10 +35,15 @@ class FormulaController {
 
   private final Formulas formulas;
   private final Kitchens kitchens;
+  private final HouseholdMaterials materials;
+  private final Planner planner;
 
-  FormulaController(Formulas formulas, Kitchens kitchens) {
+  FormulaController(
+      Formulas formulas, Kitchens kitchens, HouseholdMaterials materials, Planner planner) {
     this.formulas = formulas;
     this.kitchens = kitchens;
+    this.materials = materials;
+    this.planner = planner;
   }
 
   /** A formula in a list. */
@@ -45,28 +59,50 @@ class FormulaController {
       Container container,
       String tint) {}
 
-  /** A formula with the names of what is in it. */
-  record FormulaView(FormulaJson formula, String method, List<IngredientView> ingredients) {}
+  /** A formula with the names of what is in it, and how it may vary. */
+  record FormulaView(
+      FormulaJson formula,
+      String method,
+      List<IngredientView> ingredients,
+      List<VariantView> variants,
+      List<SchoolJson> schools) {}
 
   /** An ingredient with its material's names. */
   record IngredientView(String key, String name, String inci, String kind, boolean plant) {}
 
+  /** A variant, told as its differences. */
+  record VariantView(String id, String name, String why, List<ChangeJson> changes) {
+    static VariantView of(Variant variant) {
+      return new VariantView(
+          variant.id(),
+          variant.name(),
+          variant.why(),
+          variant.changes().stream().map(ChangeJson::of).toList());
+    }
+  }
+
   @GetMapping("/api/formulas")
   List<FormulaLine> list(@AuthenticationPrincipal Member member) {
-    Kitchen kitchen = kitchens.of(member.household());
-    return formulas.all().stream().map(formula -> line(formula, kitchen)).toList();
+    UUID household = member.household();
+    Kitchen kitchen = kitchens.of(household);
+    return formulas.all(household).stream()
+        .map(formula -> line(planner.resolve(household, formula, kitchen)))
+        .toList();
   }
 
   @GetMapping("/api/formulas/{id}")
-  FormulaView get(@PathVariable String id) {
-    Formula formula = formulas.get(id);
+  FormulaView get(@AuthenticationPrincipal Member member, @PathVariable String id) {
+    UUID household = member.household();
+    Formula formula = formulas.get(household, id);
+    Materials all = materials.of(household);
+    Brew brew = planner.resolve(household, formula, kitchens.of(household));
     return new FormulaView(
         FormulaJson.of(formula),
         formula.method().words(),
         formula.ingredients().stream()
             .map(
                 ingredient -> {
-                  Material material = Materials.standard().get(ingredient.material());
+                  Material material = brew.materialOf(ingredient.key()).orElseThrow();
                   return new IngredientView(
                       ingredient.key(),
                       material.name(),
@@ -74,25 +110,33 @@ class FormulaController {
                       material.kind().words(),
                       material.kind().isPlant());
                 })
+            .toList(),
+        Variants.offeredFor(formula, all).stream().map(VariantView::of).toList(),
+        MethodSchools.all().stream()
+            .filter(school -> school.touches(formula))
+            .map(SchoolJson::of)
             .toList());
   }
 
-  private static FormulaLine line(Formula formula, Kitchen kitchen) {
-    Brew brew = Brew.of(formula, kitchen, Materials.standard());
+  private static FormulaLine line(Brew brew) {
+    Formula formula = brew.formula();
     List<StepOutcome> steps =
         brew.predict(TOLD_AT_ML / brew.millilitresAtOne(), Facts.NONE).steps();
+    List<Step> all =
+        Stream.concat(
+                formula.steps().stream(),
+                formula.branches().stream().flatMap(b -> b.steps().stream()))
+            .toList();
     return new FormulaLine(
         formula.id(),
         formula.name(),
         formula.method().words(),
         formula.purposes().stream().sorted().map(Purpose::words).toList(),
         formula.about(),
-        formula.ingredients().stream()
-            .map(ingredient -> Materials.standard().get(ingredient.material()).name())
-            .toList(),
+        brew.materials().stream().map(Material::name).toList(),
         steps.get(steps.size() - 1).endMinute(),
-        (int) formula.steps().stream().filter(Step.Strain.class::isInstance).count(),
-        formula.steps().stream()
+        (int) all.stream().filter(Step.Strain.class::isInstance).count(),
+        all.stream()
             .filter(Step.Bottle.class::isInstance)
             .map(step -> ((Step.Bottle) step).container())
             .findFirst()

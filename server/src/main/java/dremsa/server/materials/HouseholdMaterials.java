@@ -1,0 +1,99 @@
+package dremsa.server.materials;
+
+import dremsa.core.material.ImpossibleFigureException;
+import dremsa.core.material.Material;
+import dremsa.core.material.Materials;
+import dremsa.server.accounts.Households;
+import dremsa.server.http.FieldProblem;
+import dremsa.server.http.Problem;
+import dremsa.server.wire.MaterialJson;
+import dremsa.server.wire.Stored;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The materials a household brews with. */
+@Service
+public class HouseholdMaterials {
+  /** A household has no need of more; the list is read whole. */
+  static final int MOST = 500;
+
+  private final MaterialRepository repository;
+  private final Households households;
+  private final Stored stored;
+
+  HouseholdMaterials(MaterialRepository repository, Households households, Stored stored) {
+    this.repository = repository;
+    this.households = households;
+    this.stored = stored;
+  }
+
+  /** The catalogue with a household's own materials over it. */
+  @Transactional(readOnly = true)
+  public Materials of(UUID household) {
+    Materials all = Materials.standard();
+    for (MaterialRow row : repository.findByKeyHouseholdIdOrderByKeyMaterialId(household)) {
+      all = all.overlaid(stored.material(row.content(), row.schemaVersion()));
+    }
+    return all;
+  }
+
+  /** Ids of the materials that the household added or changed. */
+  @Transactional(readOnly = true)
+  public Set<String> ownIds(UUID household) {
+    return repository.findByKeyHouseholdIdOrderByKeyMaterialId(household).stream()
+        .map(row -> stored.material(row.content(), row.schemaVersion()).id())
+        .collect(Collectors.toSet());
+  }
+
+  /** Adds a material, or changes what the household knows of one. */
+  @Transactional
+  public void put(UUID household, MaterialJson json) {
+    households.changed(household);
+    Material own = core(json);
+    MaterialRow.Key key = new MaterialRow.Key(household, own.id());
+    String content = stored.write(MaterialJson.of(own, true));
+    repository
+        .findById(key)
+        .ifPresentOrElse(
+            row -> {
+              row.replace(content, Stored.VERSION);
+              repository.save(row);
+            },
+            () -> {
+              if (repository.countByKeyHouseholdId(household) >= MOST) {
+                throw Problem.conflict("There are " + MOST + " own materials already.");
+              }
+              repository.save(new MaterialRow(household, own.id(), content, Stored.VERSION));
+            });
+  }
+
+  private static Material core(MaterialJson json) {
+    try {
+      Material own = json.toCore("");
+      Materials.standard().overlaid(own);
+      return own;
+    } catch (ImpossibleFigureException e) {
+      throw Problem.invalid(
+          FieldProblem.range(
+              "figures." + e.property().name() + ".value",
+              json.figures().get(e.property()).value(),
+              e.getMessage(),
+              e.property().least(),
+              e.property().most()));
+    }
+  }
+
+  /** Forgets what the household said of a material: the catalogue's figures hold again. */
+  @Transactional
+  public void forget(UUID household, String material) {
+    households.changed(household);
+    MaterialRow.Key key = new MaterialRow.Key(household, material);
+    if (!repository.existsById(key)) {
+      throw Problem.notFound("own material");
+    }
+    repository.deleteById(key);
+  }
+}

@@ -1,0 +1,63 @@
+package dremsa.server.wire;
+
+import dremsa.core.scale.InvalidTargetException;
+import dremsa.core.scale.Make;
+import dremsa.server.http.FieldProblem;
+import dremsa.server.http.Problem;
+import jakarta.validation.constraints.NotNull;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the brew is to be like, whatever its amount.
+ *
+ * @param kind which of the ways to say it
+ * @param ingredient RATIO, STRENGTH: key of a plant given in parts
+ * @param value RATIO: g of liquid for a gram of plant; STRENGTH: g of plant for 100 mL; THICKNESS:
+ *     mPa·s at 20 °C
+ */
+public record MakeJson(
+    @NotNull(message = "Say what it is to be like.") Kind kind,
+    @Nullable String ingredient,
+    @NotNull(message = "Give the number.") Double value) {
+
+  /** The ways to say it. */
+  public enum Kind {
+    RATIO,
+    STRENGTH,
+    THICKNESS
+  }
+
+  public Make toCore() {
+    try {
+      return switch (kind) {
+        case RATIO -> new Make.Ratio(plant(), value);
+        case STRENGTH -> new Make.Strength(plant(), value);
+        case THICKNESS -> new Make.Thick(value);
+      };
+    } catch (InvalidTargetException e) {
+      throw refused(e);
+    }
+  }
+
+  /** What core refuses of it, at the place of the number. */
+  public static Problem refused(InvalidTargetException e) {
+    return Problem.invalid(
+        FieldProblem.range(
+            "make.value",
+            String.valueOf(e.value()),
+            "%s to %s can be asked for here.".formatted(plain(e.low()), plain(e.high())),
+            e.low(),
+            e.high()));
+  }
+
+  private static String plain(double value) {
+    return value == Math.rint(value) ? Long.toString((long) value) : "%.3g".formatted(value);
+  }
+
+  private String plant() {
+    if (ingredient == null) {
+      throw Problem.invalid(FieldProblem.of("make.ingredient", null, "This is missing."));
+    }
+    return ingredient;
+  }
+}

@@ -1,0 +1,121 @@
+package dremsa.server.wire;
+
+import dremsa.core.brew.Brew;
+import dremsa.core.brew.Stock;
+import dremsa.core.keep.Inherited;
+import dremsa.core.keep.KeepingClass;
+import dremsa.core.material.Material;
+import dremsa.core.material.Materials;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a batch was measured out with, kept with it: its materials as they were known then, and the
+ * brews that were poured into it with their age.
+ */
+public record SurroundingsJson(List<MaterialJson> materials, List<PouredJson> poured) {
+
+  /**
+   * A brew poured in.
+   *
+   * @param material as the formula names it
+   * @param bottle of the shelf; null for one still to be made
+   * @param age what it brought along; null for one still to be made
+   */
+  public record PouredJson(
+      String material,
+      @Nullable UUID bottle,
+      String name,
+      String tint,
+      ContentsJson contents,
+      @Nullable Double leftMl,
+      @Nullable AgeJson age) {}
+
+  /** The age of a brew at the moment it was poured. */
+  public record AgeJson(
+      KeepingClass keepingClass, double spentShare, Instant strained, Instant runsOut) {}
+
+  /**
+   * The surroundings of a brew.
+   *
+   * @param ages of brews that stand on the shelf, by the material that names them
+   * @param bottles the same, where they stand
+   */
+  public static SurroundingsJson of(
+      Brew brew, Map<String, Inherited> ages, Map<String, UUID> bottles) {
+    List<MaterialJson> materials = new ArrayList<>();
+    List<PouredJson> poured = new ArrayList<>();
+    for (int i = 0; i < brew.materials().size(); i++) {
+      Material material = brew.materials().get(i);
+      brew.poured(i)
+          .ifPresentOrElse(
+              p ->
+                  poured.add(
+                      poured(
+                          p, material.id(), ages.get(material.id()), bottles.get(material.id()))),
+              () -> materials.add(MaterialJson.of(material, false)));
+    }
+    return new SurroundingsJson(materials, poured);
+  }
+
+  private static PouredJson poured(
+      Stock.Poured poured, String material, Inherited age, UUID bottle) {
+    return new PouredJson(
+        material,
+        bottle,
+        poured.name(),
+        poured.tint(),
+        ContentsJson.of(poured.contents()),
+        Double.isInfinite(poured.leftMl()) ? null : poured.leftMl(),
+        age == null
+            ? null
+            : new AgeJson(age.keepingClass(), age.spentShare(), age.strained(), age.runsOut()));
+  }
+
+  /** The catalogue with these materials over it. */
+  public Materials materialsToCore() {
+    Materials all = Materials.standard();
+    for (MaterialJson material : materials) {
+      all = all.with(material.toCore(""));
+    }
+    return all;
+  }
+
+  public Stock stock() {
+    Stock stock = Stock.NONE;
+    for (PouredJson p : poured) {
+      stock =
+          stock.with(
+              p.material(),
+              new Stock.Poured(
+                  p.name(),
+                  p.tint(),
+                  p.contents().toCore(),
+                  p.leftMl() == null ? Double.POSITIVE_INFINITY : p.leftMl()));
+    }
+    return stock;
+  }
+
+  /** The ages of the brews poured in, each for its contents as kept here. */
+  public Map<String, Inherited> ages() {
+    Map<String, Inherited> ages = new java.util.LinkedHashMap<>();
+    for (PouredJson p : poured) {
+      if (p.age() != null) {
+        ages.put(
+            p.material(),
+            new Inherited(
+                p.name(),
+                p.contents().toCore(),
+                p.age().keepingClass(),
+                p.age().spentShare(),
+                p.age().strained(),
+                p.age().runsOut()));
+      }
+    }
+    return ages;
+  }
+}
