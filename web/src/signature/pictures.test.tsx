@@ -4,7 +4,7 @@ import type { Verdict } from '../api/client';
 import { formatFor } from '../app/format';
 import { KeepingBand, WaterAccount } from '.';
 
-const water = { in: 545, bottled: 499, held: 31, cloth: 5, steam: 10, unaccounted: 0 };
+const water = { in: 545, bottled: 499, held: 31, cloth: 5, steam: 10, apart: 0, unaccounted: 0 };
 
 const show = (node: React.ReactNode) =>
   render(<MantineProvider env="test">{node}</MantineProvider>);

@@ -4,6 +4,26 @@
  */
 
 export interface paths {
+    "/api/amounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read and weigh an amount as a maker types it
+         * @description For example '1 1/2 tbsp', '¼ c', '2-3 sprigs', 'a glass', '100 mL of buds'.
+         */
+        get: operations["read"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches": {
         parameters: {
             query?: never;
@@ -228,6 +248,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handbook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What the model goes by
+         * @description Hard stops, beliefs, cautions, keeping classes by school, the model's parameters with range and source, doses.
+         */
+        get: operations["handbook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/history": {
         parameters: {
             query?: never;
@@ -315,7 +355,69 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /**
+         * All materials, the household's own included
+         * @description Each figure has its unit, range and provenance; own figures override.
+         */
         get: operations["list_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/materials/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Add a material, or say what the household knows better of one */
+        put: operations["put_1"];
+        post?: never;
+        /** Forget the household's own figures; the catalogue's hold again */
+        delete: operations["forget"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/materials/{id}/substitutes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What stands in for an amount of a material
+         * @description Fresh, dried and powder by the water in them; gums by gelling power; oils by lightness.
+         */
+        get: operations["substitutes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/methods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The methods of the craft
+         * @description Each with typed steps, their windows and cues, what goes wrong, equipment, hands, the second use of what is left, and the schools on which makers disagree.
+         */
+        get: operations["methods"];
         put?: never;
         post?: never;
         delete?: never;
@@ -335,7 +437,7 @@ export interface paths {
         put?: never;
         /**
          * How a brew would go, for a target, in a kitchen; keeps nothing
-         * @description Takes a formula by id or inline, the household's kitchen or another, and a target. Answers amounts, the water account, the trace, thickness, the discard date and its reasons.
+         * @description Takes a formula by id or inline, with a variant, changes or choices of school; the household's kitchen or another; and a target. Answers amounts, the water account, the trace, thickness, loads, cost, the discard date and its reasons, each with its range and what moves it most. A divided formula answers each way too.
          */
         post: operations["predict"];
         delete?: never;
@@ -385,11 +487,37 @@ export interface components {
             value: number;
             unit: string;
         };
+        AmountRead: {
+            read: string;
+            /** Format: double */
+            lowGrams: number;
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            highGrams: number;
+            /** Format: double */
+            millilitres: number;
+            beside: string[];
+            slips: components["schemas"]["FindingJson"][];
+        };
+        BatchCostJson: {
+            /** Format: double */
+            total: number;
+            /** Format: double */
+            per100Ml: number;
+            /** Format: double */
+            ofShopPrice?: number;
+            unpriced: string[];
+        };
         BatchPage: {
             batches: components["schemas"]["RunLine"][];
             /** Format: int32 */
             page: number;
             more: boolean;
+        };
+        BeliefView: {
+            claim: string;
+            answer: string;
         };
         BottleFill: {
             /** @enum {string} */
@@ -458,6 +586,45 @@ export interface components {
             ingredients: string[];
             happenings: components["schemas"]["BottleHappening"][];
         };
+        BranchJson: {
+            name: string;
+            /** Format: double */
+            share: number;
+            steps: components["schemas"]["StepJson"][];
+        };
+        ChangeJson: {
+            /** @enum {string} */
+            kind: "TIMES" | "INSTEAD" | "WITHOUT" | "WITH" | "STEP_INSTEAD" | "STEP_WITHOUT" | "STEP_BEFORE";
+            key?: string;
+            /** Format: double */
+            factor?: number;
+            material?: string;
+            ingredient?: components["schemas"]["IngredientJson"];
+            at?: components["schemas"]["StepRefJson"];
+            /** Format: double */
+            belowC?: number;
+            step?: components["schemas"]["StepJson"];
+            words?: string;
+        };
+        ChoiceJson: {
+            id: string;
+            name: string;
+            says: string;
+            ours: boolean;
+            why: string;
+        };
+        ClassView: {
+            /** @enum {string} */
+            keepingClass: "RAW_JUICE" | "FRESH_INFUSION" | "GEL" | "INFUSION" | "FERMENT" | "STARCH_HEATED" | "STARCH" | "PASTE" | "CONDITIONER" | "PRESERVED" | "SPIRIT" | "OIL" | "OIL_WET";
+            words: string;
+            schools: components["schemas"]["KeepsView"][];
+            /** Format: double */
+            publishedDays?: number;
+            /** Format: double */
+            roomHours?: number;
+            /** Format: double */
+            freezerDays: number;
+        };
         CostJson: {
             cause: string;
             /** Format: double */
@@ -472,23 +639,31 @@ export interface components {
             reason: "DATE" | "MOULD" | "SMELL" | "SEPARATED" | "DISLIKED" | "SPILLED" | "OTHER";
             note?: string;
         };
-        FigureView: {
+        DoseView: {
             /** @enum {string} */
-            property: "DENSITY" | "WATER_SHARE" | "HOLD" | "HOLD_HOT" | "HOLD_SQUEEZED" | "FAST_SHARE" | "SLOW_RATE" | "GUM_YIELD" | "GUM_POWER" | "ALCOHOL" | "ACID" | "DROP" | "PIECE" | "DOSE" | "LIMIT_LEAVE_ON" | "LIMIT_RINSE_OFF" | "WORKING_PH" | "MAX_TEMPERATURE";
+            use: "GEL" | "LEAVE_IN" | "SOAKING" | "RINSE";
+            words: string;
+            /** @enum {string} */
+            length: "SHORT" | "MEDIUM" | "LONG";
+            /** @enum {string} */
+            density: "FINE" | "USUAL" | "DENSE";
+            millilitres: components["schemas"]["FigureJson"];
+        };
+        FigureJson: {
             /** Format: double */
             value: number;
             /** Format: double */
-            low: number;
+            low?: number;
             /** Format: double */
-            high: number;
-            unit: string;
+            high?: number;
+            unit?: string;
             /** @enum {string} */
-            provenance: "PUBLISHED" | "COMMON_PRACTICE" | "FROM_MEMORY" | "ESTIMATE" | "CALIBRATED" | "HOUSEHOLD";
-            source: string;
+            provenance?: "PUBLISHED" | "COMMON_PRACTICE" | "FROM_MEMORY" | "ESTIMATE" | "CALIBRATED" | "HOUSEHOLD";
+            source?: string;
         };
         FindingJson: {
             /** @enum {string} */
-            code: "SPIRIT_NEAR_HEAT" | "ADDED_TOO_HOT" | "POWDER_IN_SPRAY" | "TOO_THICK_FOR_CONTAINER" | "ALOE_NOT_DRAINED" | "GRAIN_NOT_WASHED" | "GROUND_SEED_IN_GEL" | "WET_PLANT_IN_OIL" | "SEED_BOILED_AGAIN" | "PRESERVATIVE_NOT_WORKING" | "OVER_LIMIT" | "NOT_A_PRESERVATIVE" | "INFUSED_OR_ESSENTIAL" | "TOO_SOUR" | "LIFE_SPENT_EARLY" | "IMPOSSIBLE_HERE" | "NO_EFFECT";
+            code: "SPIRIT_NEAR_HEAT" | "ADDED_TOO_HOT" | "POWDER_IN_SPRAY" | "TOO_THICK_FOR_CONTAINER" | "ALOE_NOT_DRAINED" | "GRAIN_NOT_WASHED" | "GROUND_SEED_IN_GEL" | "WET_PLANT_IN_OIL" | "SEED_BOILED_AGAIN" | "PRESERVATIVE_NOT_WORKING" | "OVER_LIMIT" | "NOT_A_PRESERVATIVE" | "INFUSED_OR_ESSENTIAL" | "TOO_SOUR" | "LIFE_SPENT_EARLY" | "IMPOSSIBLE_HERE" | "NO_EFFECT" | "DROPS_OF_SOLID" | "WHICH_SCOOP" | "UNUSED" | "EMPTY_STEP" | "CONTRADICTION" | "NOT_FOR_THIS_PERSON";
             /** @enum {string} */
             severity: "ERROR" | "WARNING" | "NOTE";
             place: string;
@@ -505,6 +680,7 @@ export interface components {
             about?: string;
             ingredients: components["schemas"]["IngredientJson"][];
             steps: components["schemas"]["StepJson"][];
+            branches?: components["schemas"]["BranchJson"][];
         };
         FormulaLine: {
             id: string;
@@ -525,6 +701,8 @@ export interface components {
             formula: components["schemas"]["FormulaJson"];
             method: string;
             ingredients: components["schemas"]["IngredientView"][];
+            variants: components["schemas"]["VariantView"][];
+            schools: components["schemas"]["SchoolJson"][];
         };
         GiveUp: {
             /** Format: int64 */
@@ -537,6 +715,16 @@ export interface components {
             early: string;
             late: string;
         };
+        Handbook: {
+            hardStops: components["schemas"]["HardStopView"][];
+            beliefs: components["schemas"]["BeliefView"][];
+            cautions: string[];
+            keepingClasses: components["schemas"]["ClassView"][];
+            parameters: components["schemas"]["ParameterView"][];
+            doses: components["schemas"]["DoseView"][];
+            strokes: components["schemas"]["StrokeView"][];
+            wearers: components["schemas"]["WearerView"][];
+        };
         HappeningLine: {
             /** Format: date-time */
             at: string;
@@ -546,6 +734,10 @@ export interface components {
             millilitres?: number;
             detail: string;
             undone: boolean;
+        };
+        HardStopView: {
+            words: string;
+            normalForFerment: boolean;
         };
         HistoryLine: {
             /** Format: int64 */
@@ -606,6 +798,15 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        InfluenceJson: {
+            result: string;
+            what: string;
+            figure: components["schemas"]["FigureJson"];
+            /** Format: double */
+            atLow: number;
+            /** Format: double */
+            atHigh: number;
+        };
         IngredientJson: {
             key: string;
             material: string;
@@ -623,6 +824,14 @@ export interface components {
             kind: string;
             plant: boolean;
         };
+        KeepsView: {
+            /** @enum {string} */
+            school: "CAREFUL" | "PRACTICE";
+            /** Format: double */
+            budgetDays?: number;
+            /** Format: double */
+            capDays: number;
+        };
         KitchenForm: {
             kitchen: components["schemas"]["KitchenJson"];
             /** Format: int64 */
@@ -639,6 +848,12 @@ export interface components {
             vessels: components["schemas"]["VesselJson"][];
             strainers: ("SIEVE" | "CLOTH" | "NUT_BAG" | "STOCKING" | "FINE_CLOTH" | "PAPER")[];
             scoops: components["schemas"]["ScoopJson"][];
+            counts?: {
+                [key: string]: number;
+            };
+            calibrated?: {
+                [key: string]: components["schemas"]["FigureJson"];
+            };
         };
         LandmarkJson: {
             id: string;
@@ -648,15 +863,53 @@ export interface components {
             /** Format: double */
             minute?: number;
         };
-        MaterialView: {
+        LoadJson: {
+            /** Format: int32 */
+            step: number;
+            equipment: string;
+            /** Format: int32 */
+            fillings: number;
+        };
+        MakeJson: {
+            /** @enum {string} */
+            kind: "RATIO" | "STRENGTH" | "THICKNESS";
+            ingredient?: string;
+            /** Format: double */
+            value: number;
+        };
+        MaterialJson: {
             id: string;
             name: string;
-            inci: string;
+            inci?: string;
             /** @enum {string} */
             kind: "WATER" | "LEAF" | "FLOWER" | "ROOT" | "BARK" | "BUD" | "SEED" | "GUM_SEED" | "GRAIN" | "SEAWEED" | "POWDER" | "GUM_POWDER" | "FRESH_LEAF" | "FRESH_PLANT" | "ALOE_LEAF" | "JUICE" | "ACID" | "SPIRIT" | "GLYCERIN" | "CARRIER_OIL" | "INFUSED_OIL" | "ESSENTIAL_OIL" | "FRAGRANCE" | "PRESERVATIVE" | "POWDER_ADDITIVE" | "CONDITIONER" | "BREW";
-            kindWords: string;
-            note: string;
-            figures: components["schemas"]["FigureView"][];
+            kindWords?: string;
+            tint?: string;
+            note?: string;
+            figures?: {
+                [key: string]: components["schemas"]["FigureJson"];
+            };
+            own?: boolean;
+        };
+        MethodStep: {
+            headline: string;
+            needsHands: boolean;
+            step: components["schemas"]["StepJson"];
+        };
+        MethodView: {
+            /** @enum {string} */
+            method: "HOT_INFUSION" | "DECOCTION" | "SHORT_SIMMER" | "COLD_SOAK" | "WATER_BATH" | "SEED_GEL" | "MUCILAGE" | "SEAWEED_GEL" | "STARCH_WATER" | "GRAIN_CREAM" | "ALOE_JUICE" | "FRESH_JUICE" | "TINCTURE" | "INFUSED_OIL" | "PASTE" | "FORTIFIED_CONDITIONER" | "BLEND";
+            name: string;
+            about: string;
+            model: string;
+            steps: components["schemas"]["MethodStep"][];
+            waterToHerb?: components["schemas"]["FigureJson"];
+            mistakes: string[];
+            equipment: string[];
+            /** Format: double */
+            handsMinutes: number;
+            leftovers: string;
+            schools: components["schemas"]["SchoolJson"][];
         };
         MomentJson: {
             /** Format: double */
@@ -670,8 +923,17 @@ export interface components {
         };
         NewBatch: {
             formulaId: string;
+            variant?: string;
+            changes?: components["schemas"]["ChangeJson"][];
+            choices?: {
+                [key: string]: string;
+            };
             target: components["schemas"]["TargetJson"];
+            make?: components["schemas"]["MakeJson"];
             steps?: components["schemas"]["PlannedStep"][];
+            pours?: {
+                [key: string]: string;
+            };
         };
         NewHousehold: {
             name: string;
@@ -690,6 +952,13 @@ export interface components {
             fridgeC: number;
             /** Format: double */
             largestJarMl: number;
+        };
+        ParameterView: {
+            /** @enum {string} */
+            id: "HEAT_LOSS" | "ICE_BATH_LOSS" | "WATER_HEAT" | "PLANT_HEAT" | "OIL_HEAT" | "EVAPORATION" | "AIR_HUMIDITY" | "COVER" | "LID" | "ROLLING_BOIL" | "GENTLE_BOIL" | "SIMMER" | "POURED_WATER" | "CLOTH_KEEPS" | "SQUEEZE" | "FAST_RATE" | "EXTRACTION_ENERGY" | "SPIRIT_SOLVENT" | "OIL_SOLVENT" | "GUM_TIME" | "GUM_EXPONENT" | "GUM_ENERGY" | "BATH_TEMPERATURE" | "BATH_LAG" | "FERMENT_TIME";
+            words: string;
+            figure: components["schemas"]["FigureJson"];
+            standard: components["schemas"]["FigureJson"];
         };
         PlannedStep: {
             /** Format: int32 */
@@ -712,12 +981,19 @@ export interface components {
             scoopErrorPercent: number;
             /** Format: int32 */
             drops?: number;
+            beside: string[];
         };
         PredictionJson: {
             /** Format: double */
             scale: number;
             bottledMl: components["schemas"]["RangeJson"];
             strengthPercent: components["schemas"]["RangeJson"];
+            thicknessMpas?: components["schemas"]["RangeJson"];
+            keepsHours?: components["schemas"]["RangeJson"];
+            /** Format: double */
+            ph?: number;
+            /** Format: double */
+            alcoholPercent: number;
             amounts: components["schemas"]["PortionJson"][];
             water: components["schemas"]["WaterJson"];
             vessels: components["schemas"]["VesselUseJson"][];
@@ -732,6 +1008,15 @@ export interface components {
             bottledAt: string;
             keeping: components["schemas"]["VerdictJson"];
             findings: components["schemas"]["FindingJson"][];
+            loads: components["schemas"]["LoadJson"][];
+            cost?: components["schemas"]["BatchCostJson"];
+            influences: components["schemas"]["InfluenceJson"][];
+            ways: components["schemas"]["WayJson"][];
+        };
+        PriceJson: {
+            /** Format: double */
+            money: number;
+            amount: components["schemas"]["AmountJson"];
         };
         Problem: {
             type: string;
@@ -750,13 +1035,30 @@ export interface components {
         Question: {
             formulaId?: string;
             formula?: components["schemas"]["FormulaJson"];
+            variant?: string;
+            changes?: components["schemas"]["ChangeJson"][];
+            choices?: {
+                [key: string]: string;
+            };
             kitchen?: components["schemas"]["KitchenJson"];
             target: components["schemas"]["TargetJson"];
-            steps?: components["schemas"]["StepPlan"][];
+            make?: components["schemas"]["MakeJson"];
+            steps?: components["schemas"]["PlannedStep"][];
+            pours?: {
+                [key: string]: string;
+            };
             /** @enum {string} */
             school?: "CAREFUL" | "PRACTICE";
+            cleanWorking?: boolean;
+            /** @enum {string} */
+            wearer?: "ADULT" | "CHILD_OVER_6" | "CHILD_3_TO_6" | "UNDER_3";
+            prices?: {
+                [key: string]: components["schemas"]["PriceJson"];
+            };
+            shopPrice?: components["schemas"]["PriceJson"];
             /** Format: date-time */
             startAt?: string;
+            ranges?: boolean;
         };
         RangeJson: {
             /** Format: double */
@@ -821,6 +1123,12 @@ export interface components {
             target: components["schemas"]["TargetJson"];
             prediction: components["schemas"]["PredictionJson"];
             happenings: components["schemas"]["HappeningLine"][];
+        };
+        SchoolJson: {
+            id: string;
+            question: string;
+            methods: ("HOT_INFUSION" | "DECOCTION" | "SHORT_SIMMER" | "COLD_SOAK" | "WATER_BATH" | "SEED_GEL" | "MUCILAGE" | "SEAWEED_GEL" | "STARCH_WATER" | "GRAIN_CREAM" | "ALOE_JUICE" | "FRESH_JUICE" | "TINCTURE" | "INFUSED_OIL" | "PASTE" | "FORTIFIED_CONDITIONER" | "BLEND")[];
+            choices: components["schemas"]["ChoiceJson"][];
         };
         ScoopJson: {
             id: string;
@@ -893,13 +1201,10 @@ export interface components {
             portionMl?: number;
             /** @enum {string} */
             treatment?: "PICK" | "CHOP" | "CRUSH" | "POWDER" | "PEEL" | "DRAIN_LATEX" | "STERILISE" | "DRY";
-            guide?: components["schemas"]["GuideJson"];
-        };
-        StepPlan: {
-            /** Format: int32 */
-            index: number;
+            part?: string;
             /** Format: double */
-            minutes: number;
+            share?: number;
+            guide?: components["schemas"]["GuideJson"];
         };
         StepPlanJson: {
             /** Format: int32 */
@@ -937,12 +1242,28 @@ export interface components {
             measuredC?: number;
             note: string;
         };
+        StepRefJson: {
+            kind: string;
+            /** Format: int32 */
+            nth: number;
+        };
         StrengthJson: {
             ingredient: string;
             /** Format: double */
             extractedPercent: number;
             /** Format: double */
             gramsPer100Ml: number;
+        };
+        StrokeView: {
+            words: string;
+            millilitres: components["schemas"]["FigureJson"];
+        };
+        SubstituteJson: {
+            material: string;
+            name: string;
+            /** Format: double */
+            grams: number;
+            how: string;
         };
         Take: {
             /** Format: int64 */
@@ -973,6 +1294,12 @@ export interface components {
             band: "SPRAY" | "LIGHT" | "SYRUP" | "GEL" | "STIFF";
             words: string;
         };
+        VariantView: {
+            id: string;
+            name: string;
+            why: string;
+            changes: components["schemas"]["ChangeJson"][];
+        };
         VerdictJson: {
             /** @enum {string} */
             keepingClass: "RAW_JUICE" | "FRESH_INFUSION" | "GEL" | "INFUSION" | "FERMENT" | "STARCH_HEATED" | "STARCH" | "PASTE" | "CONDITIONER" | "PRESERVED" | "SPIRIT" | "OIL" | "OIL_WET";
@@ -985,7 +1312,7 @@ export interface components {
             /** Format: date-time */
             runsOut: string;
             /** @enum {string} */
-            clock: "BUDGET" | "CAP" | "ROOM" | "THAWED" | "OPENED";
+            clock: "BUDGET" | "CAP" | "ROOM" | "THAWED" | "PART" | "OPENED";
             /** Format: date-time */
             capEnds: string;
             marked: boolean;
@@ -1030,7 +1357,22 @@ export interface components {
             /** Format: double */
             steam: number;
             /** Format: double */
+            apart: number;
+            /** Format: double */
             unaccounted: number;
+        };
+        WayJson: {
+            name: string;
+            /** Format: double */
+            share: number;
+            prediction: components["schemas"]["PredictionJson"];
+        };
+        WearerView: {
+            /** @enum {string} */
+            id: "ADULT" | "CHILD_OVER_6" | "CHILD_3_TO_6" | "UNDER_3";
+            words: string;
+            /** Format: double */
+            essentialPercent: number;
         };
         WindowJson: {
             /** Format: double */
@@ -1059,6 +1401,38 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    read: {
+        parameters: {
+            query: {
+                text: string;
+                material: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AmountRead"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     list: {
         parameters: {
             query?: {
@@ -1555,6 +1929,35 @@ export interface operations {
             };
         };
     };
+    handbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Handbook"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     page: {
         parameters: {
             query?: {
@@ -1789,7 +2192,133 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MaterialView"][];
+                    "application/json": components["schemas"]["MaterialJson"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MaterialJson"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MaterialJson"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forget: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    substitutes: {
+        parameters: {
+            query?: {
+                grams?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SubstituteJson"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    methods: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MethodView"][];
                 };
             };
             /** @description A problem detail (RFC 9457) */

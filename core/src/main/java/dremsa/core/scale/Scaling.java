@@ -76,7 +76,7 @@ public final class Scaling {
       scale = search.from(scale);
       predictions += search.predictions;
       if (Double.isNaN(scale)) {
-        return unreachable(brew, wanted, brew.predict(search.highest, vessels, facts), facts);
+        return unreachable(brew, wanted, brew.predict(search.highest, facts), facts);
       }
       VesselChoice fitting = brew.vesselsFor(scale);
       if (fitting.equals(vessels)) {

@@ -212,6 +212,12 @@ public class Planner {
         return "formula.ingredients[" + i + "].material";
       }
     }
+    // Deeper down: the brew that leads there.
+    for (int i = 0; i < formula.ingredients().size(); i++) {
+      if (Stock.isBrew(formula.ingredients().get(i).material())) {
+        return "formula.ingredients[" + i + "].material";
+      }
+    }
     return "formula.ingredients";
   }
 

@@ -119,12 +119,12 @@ public class Predictions {
     return start.plusMillis(Math.round(prediction.heat().bottledMinute() * 60_000));
   }
 
-  private static PredictionJson.CostJson cost(Prediction prediction, Asked asked) {
+  private static PredictionJson.BatchCostJson cost(Prediction prediction, Asked asked) {
     if (asked.pricePerGram() == null) {
       return null;
     }
     Cost cost = Cost.of(prediction, asked.pricePerGram());
-    return new PredictionJson.CostJson(
+    return new PredictionJson.BatchCostJson(
         cost.total(),
         cost.per100Ml(),
         asked.shopPer100Ml() == null ? null : cost.against(asked.shopPer100Ml()),

@@ -54,7 +54,7 @@ public record PredictionJson(
     VerdictJson keeping,
     List<FindingJson> findings,
     List<LoadJson> loads,
-    @Nullable CostJson cost,
+    @Nullable BatchCostJson cost,
     List<InfluenceJson> influences,
     List<WayJson> ways) {
 
@@ -68,7 +68,7 @@ public record PredictionJson(
    * @param ofShopPrice share of the shop's price; null without one
    * @param unpriced keys of ingredients for which no price is known
    */
-  public record CostJson(
+  public record BatchCostJson(
       double total, double per100Ml, @Nullable Double ofShopPrice, List<String> unpriced) {}
 
   /**
@@ -169,7 +169,7 @@ public record PredictionJson(
       MeasureSystem measures,
       Map<String, Range> ranges,
       List<Influence> influences,
-      @Nullable CostJson cost,
+      @Nullable BatchCostJson cost,
       List<WayJson> ways) {}
 
   public static PredictionJson of(

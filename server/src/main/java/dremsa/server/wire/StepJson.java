@@ -195,6 +195,19 @@ public record StepJson(
    * @param at path of this step, for problems
    */
   public Step toCore(String at) {
+    try {
+      return step(at);
+    } catch (IllegalArgumentException e) {
+      String field = window == null ? at : at + ".window.longest";
+      throw Problem.invalid(FieldProblem.of(field, null, sentence(e.getMessage())));
+    }
+  }
+
+  private static String sentence(String words) {
+    return Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".";
+  }
+
+  private Step step(String at) {
     Guide told = guide == null ? Guide.NONE : guide.toCore();
     List<String> keys = ingredients == null ? List.of() : ingredients;
     return switch (kind) {
