@@ -43,3 +43,5 @@ need_packages() {
 
 DATABASE_PACKAGES=(mariadbd:mariadb-server mariadb-install-db:mariadb-server mariadb-admin:mariadb-client)
 BROWSER_PACKAGES=(chromium:chromium chromedriver:chromium-driver)
+# A program that knows the sizes of measures; a test asks it.
+REFERENCE_PACKAGES=(units:units)

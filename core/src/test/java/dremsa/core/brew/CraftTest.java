@@ -8,13 +8,17 @@ import dremsa.core.formula.Formula;
 import dremsa.core.formula.Guide;
 import dremsa.core.formula.Ingredient;
 import dremsa.core.formula.Method;
+import dremsa.core.formula.Proportion;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.Window;
 import dremsa.core.keep.Classifier;
 import dremsa.core.keep.KeepingClass;
+import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Figures;
 import dremsa.core.kitchen.StrainTool;
 import dremsa.core.kitchen.VesselKind;
+import dremsa.core.material.Materials;
+import dremsa.core.material.Property;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -87,6 +91,40 @@ class CraftTest {
     double gumTwice =
         twice.finished().gumPercent() * (twice.account().in() - twice.account().steam());
     assertThat(gumTwice / gumOnce).isBetween(0.85, 1.10);
+  }
+
+  @Test
+  void fenugreekInHotWaterGrowsToAboutTwiceItsSize() {
+    // Common practice: three hours in hot water. Twice the size, and some water clings to it.
+    double held = Materials.standard().get("fenugreek").value(Property.HOLD, 0);
+    assertThat(1 + held).isBetween(2.0, 3.0);
+  }
+
+  @Test
+  void aPercentageIsOfTheFinishedMass() {
+    // Common practice: 1 % of a 500 g batch is 5.00 g if 500 g is the finished mass, 5.05 g if it
+    // is the base.
+    Formula formula =
+        new Formula(
+            "preserved",
+            "Preserved water",
+            Method.BLEND,
+            Set.of(),
+            "",
+            List.of(
+                Ingredient.parts("water", 100),
+                new Ingredient(
+                    "phenoxyethanol", "phenoxyethanol", new Proportion.PercentOfFinished(1))),
+            List.of(
+                new Step.Combine(
+                    VesselKind.BOWL, List.of("water"), Step.LiquidHeat.ROOM, Guide.NONE),
+                new Step.Add(List.of("phenoxyethanol"), 40, Guide.NONE),
+                new Step.Bottle(Container.SPRAY, Guide.NONE)));
+    Prediction p = Kitchens.brew(formula).predict(5, Facts.NONE);
+    double preservative = p.amounts().get("phenoxyethanol");
+    double finished = p.finished().grams();
+    assertThat(500 * preservative / finished).isCloseTo(5.00, within(0.001));
+    assertThat(500 * preservative / (finished - preservative)).isCloseTo(5.05, within(0.001));
   }
 
   @Test
