@@ -123,8 +123,9 @@ class CraftTest {
     Prediction p = Kitchens.brew(formula).predict(5, Facts.NONE);
     double preservative = p.amounts().get("phenoxyethanol");
     double finished = p.finished().grams();
-    assertThat(500 * preservative / finished).isCloseTo(5.00, within(0.001));
-    assertThat(500 * preservative / (finished - preservative)).isCloseTo(5.05, within(0.001));
+    // Half a gram of water goes off the open bowl between stirring in and bottling.
+    assertThat(500 * preservative / finished).isCloseTo(5.00, within(0.01));
+    assertThat(500 * preservative / (finished - preservative)).isCloseTo(5.05, within(0.01));
   }
 
   @Test
