@@ -68,6 +68,8 @@ public record Contents(
     FRESH_UNBOILED,
     /** Grain was in it. */
     STARCH,
+    /** Grain was cooked in it: it sets to a cream whose thickness the model does not know. */
+    STARCH_COOKED,
     /** Grain and herbs were heated together. */
     STARCH_HEATED,
     /** Soured on purpose. */
@@ -139,7 +141,9 @@ public record Contents(
    * maker knows; the model does not.
    */
   public boolean thicknessKnown() {
-    return share(oil + other, liquid()) <= 0.05 && share(solids, liquid()) <= 0.05;
+    return !has(Trait.STARCH_COOKED)
+        && share(oil + other, liquid()) <= 0.05
+        && share(solids, liquid()) <= 0.05;
   }
 
   /** mPa·s at a temperature, by the kitchen's parameters; NaN where the model does not know. */

@@ -336,6 +336,9 @@ final class Pot {
       all.add(Contents.Trait.FRESH_UNBOILED);
     }
     boolean herbs = plants.stream().anyMatch(plant -> plant.material.kind() != MaterialKind.GRAIN);
+    if (traits.contains(Contents.Trait.STARCH) && hot) {
+      all.add(Contents.Trait.STARCH_COOKED);
+    }
     if (traits.contains(Contents.Trait.STARCH) && herbs && hot) {
       all.add(Contents.Trait.STARCH_HEATED);
     }

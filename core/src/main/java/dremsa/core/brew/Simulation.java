@@ -283,6 +283,7 @@ final class Simulation {
       if (!plant.strained && plant.material.kind().isFresh() && plant.released == 0) {
         plant.released = plant.grams * plant.material.value(Property.WATER_SHARE, 0.85);
         pot.juice += plant.released;
+        pot.juiceBoiled = pot.boiledMinutes;
         pot.poured += plant.released;
         if (Double.isNaN(pot.firstWetMinute)) {
           pot.firstWetMinute = pot.minute;

@@ -82,6 +82,10 @@ final class Composing {
     double low = 0;
     double atLow = difference.value(0);
     if (Double.isNaN(atLow)) {
+      if (last instanceof Solution.Reached) {
+        throw new IllegalArgumentException(
+            "the " + what + " of a cream, an oil or a paste cannot be told");
+      }
       return last;
     }
     double high = low;

@@ -293,4 +293,19 @@ class KeepingTest {
     assertThat(now.notAfter(printed).reasons()).hasAtLeastOneElementOfType(Reason.Printed.class);
     assertThat(now.notAfter(now.lastDay().plusDays(1))).isSameAs(now);
   }
+
+  @ParameterizedTest
+  @CsvSource({"aloe-juice-fresh", "ginger-scalp-juice"})
+  void freshPlantBlendedRawIsRawJuice(String id) {
+    Brew brew = Kitchens.builtIn(id);
+    Classification found = Classifier.classify(brew.predict(0.5, Facts.NONE).contents());
+    assertThat(found.keepingClass()).isEqualTo(KeepingClass.RAW_JUICE);
+  }
+
+  @Test
+  void cookedGrainHasNoThicknessThatTheModelKnows() {
+    assertThat(Kitchens.builtIn("oat-cream").predict(1, Facts.NONE).finished().band()).isEmpty();
+    assertThat(Kitchens.builtIn("rice-water").predict(1, Facts.NONE).finished().band())
+        .contains(dremsa.core.brew.Thickness.SPRAY);
+  }
 }

@@ -125,4 +125,18 @@ class ComposingTest {
         .hasAtLeastOneElementOfType(Trouble.NoVessel.class);
     assertThat(bare.vessels()).extracting(Vessel::name).doesNotContain("Blender");
   }
+
+  @Test
+  void theThicknessOfACreamCannotBeAskedFor() {
+    for (String id : new String[] {"linseed-conditioner", "oat-cream"}) {
+      assertThatThrownBy(
+              () ->
+                  Scaling.solve(
+                      Kitchens.builtIn(id),
+                      new Target.Volume(300),
+                      Optional.of(new Make.Thick(300)),
+                      Facts.NONE))
+          .isInstanceOf(IllegalArgumentException.class);
+    }
+  }
 }
