@@ -46,5 +46,12 @@ class HouseRulesTest {
           .areAnnotatedWith(Entity.class)
           .should()
           .resideInAnyPackage(
-              "..accounts", "..kitchens", "..materials", "..bench", "..shelf", "..history");
+              "..accounts",
+              "..kitchens",
+              "..materials",
+              "..formulas",
+              "..stores",
+              "..bench",
+              "..shelf",
+              "..history");
 }

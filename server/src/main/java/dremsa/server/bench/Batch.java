@@ -33,6 +33,7 @@ class Batch {
   private UUID householdId;
   private String code;
   private String formulaId;
+  private Integer formulaVersion;
   private String formulaName;
 
   @Column(length = 16_000_000)
@@ -89,6 +90,7 @@ class Batch {
       UUID householdId,
       String code,
       String formulaId,
+      Integer formulaVersion,
       String formulaName,
       Snapshot snapshot,
       double scale,
@@ -97,6 +99,7 @@ class Batch {
     this.householdId = householdId;
     this.code = code;
     this.formulaId = formulaId;
+    this.formulaVersion = formulaVersion;
     this.formulaName = formulaName;
     this.formula = snapshot.formula();
     this.kitchen = snapshot.kitchen();
@@ -157,6 +160,11 @@ class Batch {
 
   String formulaId() {
     return formulaId;
+  }
+
+  /** The kept state it was brewed from; null for a built-in formula. */
+  Integer formulaVersion() {
+    return formulaVersion;
   }
 
   String formulaName() {

@@ -13,5 +13,8 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
 
   List<Batch> findByHouseholdIdOrderByStartedAtDesc(UUID household, Pageable page);
 
+  List<Batch> findFirst30ByHouseholdIdAndFormulaIdOrderByStartedAtDesc(
+      UUID household, String formula);
+
   long countByHouseholdId(UUID household);
 }

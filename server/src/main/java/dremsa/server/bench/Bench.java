@@ -7,7 +7,10 @@ import dremsa.core.formula.Step;
 import dremsa.core.formula.StepWords;
 import dremsa.core.formula.Window;
 import dremsa.core.kitchen.Kitchen;
+import dremsa.core.material.Material;
+import dremsa.core.material.MaterialKind;
 import dremsa.server.accounts.Households;
+import dremsa.server.formulas.Formulas;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
 import dremsa.server.http.FieldProblem;
@@ -35,6 +38,7 @@ public class Bench {
   private final BatchRepository repository;
   private final Runs runs;
   private final Kitchens kitchens;
+  private final Formulas formulas;
   private final Planner planner;
   private final Households households;
   private final History history;
@@ -45,6 +49,7 @@ public class Bench {
       BatchRepository repository,
       Runs runs,
       Kitchens kitchens,
+      Formulas formulas,
       Planner planner,
       Households households,
       History history,
@@ -53,6 +58,7 @@ public class Bench {
     this.repository = repository;
     this.runs = runs;
     this.kitchens = kitchens;
+    this.formulas = formulas;
     this.planner = planner;
     this.households = households;
     this.history = history;
@@ -82,6 +88,7 @@ public class Bench {
             household,
             code(formula, repository.countByHouseholdId(household) + 1),
             formula.id(),
+            formulas.keepForBatch(household, formula.id(), at).orElse(null),
             formula.name(),
             new Batch.Snapshot(
                 stored.write(FormulaJson.of(formula)),
@@ -100,7 +107,25 @@ public class Bench {
         planned.reached().prediction().finished().millilitres(),
         formula.name());
     pour(batch, plan, planned, at);
+    events.publishEvent(new MeasuredOut(household, batch.id(), batch.code(), weighed(planned), at));
     return batch.id();
+  }
+
+  /** Grams of each material; water comes from the tap, brews from the shelf. */
+  private static Map<String, Double> weighed(Planner.Planned planned) {
+    Brew brew = planned.reached().brew();
+    Map<String, Double> grams = new LinkedHashMap<>();
+    for (int i = 0; i < brew.materials().size(); i++) {
+      Material material = brew.materials().get(i);
+      Double amount =
+          planned.reached().prediction().amounts().get(brew.formula().ingredients().get(i).key());
+      if (amount != null
+          && material.kind() != MaterialKind.WATER
+          && material.kind() != MaterialKind.BREW) {
+        grams.merge(material.id(), amount, Double::sum);
+      }
+    }
+    return grams;
   }
 
   private static Map<Integer, Double> minutes(Plan plan) {

@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -52,6 +53,40 @@ public class Runs {
             .findByIdAndHouseholdId(batch, household)
             .orElseThrow(() -> Problem.notFound("batch"));
     return record(found, found.endedAt() == null ? found.startedAt() : found.endedAt());
+  }
+
+  /**
+   * A batch brewed from a formula.
+   *
+   * @param version the kept state of the formula; null for a built-in one
+   * @param bottledMl null where it did not come to bottles
+   */
+  public record Brewed(
+      UUID id,
+      String code,
+      String name,
+      @Nullable Integer version,
+      Instant startedAt,
+      String status,
+      @Nullable Double bottledMl) {}
+
+  /** What was brewed from a formula, the newest first, at most 30. */
+  @Transactional(readOnly = true)
+  public List<Brewed> brewedFrom(UUID household, String formula) {
+    return repository
+        .findFirst30ByHouseholdIdAndFormulaIdOrderByStartedAtDesc(household, formula)
+        .stream()
+        .map(
+            b ->
+                new Brewed(
+                    b.id(),
+                    b.code(),
+                    b.formulaName(),
+                    b.formulaVersion(),
+                    b.startedAt(),
+                    b.status().name(),
+                    b.bottledMl()))
+        .toList();
   }
 
   /**

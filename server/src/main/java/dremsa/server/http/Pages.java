@@ -6,7 +6,15 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** The addresses of screens, so that a reload or a bookmark finds its way back in. */
 @Controller
 class Pages {
-  @GetMapping({"/sign-in", "/new-household", "/choose/**", "/brew/**", "/keep/**", "/kitchen/**"})
+  @GetMapping({
+    "/sign-in",
+    "/new-household",
+    "/choose/**",
+    "/brew/**",
+    "/keep/**",
+    "/learn/**",
+    "/kitchen/**"
+  })
   String screen() {
     return "forward:/index.html";
   }

@@ -40,13 +40,19 @@ class PredictionController {
   private final Planner planner;
   private final Kitchens kitchens;
   private final Households households;
+  private final LotPrices lotPrices;
 
   PredictionController(
-      Predictions predictions, Planner planner, Kitchens kitchens, Households households) {
+      Predictions predictions,
+      Planner planner,
+      Kitchens kitchens,
+      Households households,
+      LotPrices lotPrices) {
     this.predictions = predictions;
     this.planner = planner;
     this.kitchens = kitchens;
     this.households = households;
+    this.lotPrices = lotPrices;
   }
 
   /**
@@ -65,7 +71,7 @@ class PredictionController {
    * @param school instead of the household's
    * @param cleanWorking confirmed: sterilised bottle, strained fine, fridge at 5 °C
    * @param wearer for whom it is; an adult scalp when left out
-   * @param prices by ingredient key, for the cost
+   * @param prices by ingredient key, for the cost; those of the lots on hand when left out
    * @param shopPrice of what it replaces
    * @param startAt when the first step begins; now when left out
    * @param ranges whether ranges and what makes them are wanted; they are when left out
@@ -123,7 +129,7 @@ class PredictionController {
             planned.ages(),
             question.wearer() == null ? Wearer.ADULT : question.wearer(),
             household.measureSystem(),
-            prices(question.prices(), brew),
+            prices(household.id(), question.prices(), brew),
             shopPer100Ml(question.shopPrice()),
             !Boolean.FALSE.equals(question.ranges())));
   }
@@ -137,11 +143,21 @@ class PredictionController {
     }
   }
 
-  private static Map<String, Double> prices(Map<String, PriceJson> prices, Brew brew) {
-    if (prices == null) {
-      return null;
-    }
+  /** Prices by ingredient key: those given, else those of the lots on hand. */
+  private Map<String, Double> prices(UUID household, Map<String, PriceJson> prices, Brew brew) {
     Map<String, Double> perGram = new HashMap<>();
+    if (prices == null) {
+      Map<String, Double> ofLots = lotPrices.perGram(household);
+      brew.formula()
+          .ingredients()
+          .forEach(
+              i -> {
+                if (ofLots.containsKey(i.material())) {
+                  perGram.put(i.key(), ofLots.get(i.material()));
+                }
+              });
+      return perGram.isEmpty() ? null : perGram;
+    }
     prices.forEach(
         (key, price) -> {
           String at = "prices." + key;

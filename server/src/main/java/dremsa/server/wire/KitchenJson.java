@@ -65,13 +65,19 @@ public record KitchenJson(
             counts,
     @Nullable Map<Parameter, @Valid FigureJson> calibrated) {
 
-  /** A cooking place; net powers into the pot. */
+  /**
+   * A cooking place; net powers into the pot.
+   *
+   * @param trial what a trial gave for the highest setting, with its range; without one the range
+   *     is a quarter down and a third up
+   */
   public record HobJson(
       @NotNull @Size(min = 1, max = 40) String id,
       @NotNull @Size(min = 1, max = 60, message = "A name has 1 to 60 characters.") String name,
       @NotNull @Range(min = 50, max = 6000, message = "50 to 6000 W.") Double lowW,
       @NotNull @Range(min = 50, max = 6000, message = "50 to 6000 W.") Double mediumW,
-      @NotNull @Range(min = 50, max = 6000, message = "50 to 6000 W.") Double highW) {}
+      @NotNull @Range(min = 50, max = 6000, message = "50 to 6000 W.") Double highW,
+      @Valid @Nullable FigureJson trial) {}
 
   /** A pot, bowl, jar or blender. */
   public record VesselJson(
@@ -102,7 +108,10 @@ public record KitchenJson(
                         hob.name(),
                         hob.low().value(),
                         hob.medium().value(),
-                        hob.high().value()))
+                        hob.high().value(),
+                        hob.high().provenance() == Provenance.CALIBRATED
+                            ? FigureJson.of(hob.high())
+                            : null))
             .toList(),
         kitchen.vessels().stream()
             .map(
@@ -153,11 +162,7 @@ public record KitchenJson(
             .map(
                 hob ->
                     new Hob(
-                        hob.id(),
-                        hob.name(),
-                        watts(hob.lowW()),
-                        watts(hob.mediumW()),
-                        watts(hob.highW())))
+                        hob.id(), hob.name(), watts(hob.lowW()), watts(hob.mediumW()), high(hob)))
             .toList(),
         vessels.stream()
             .map(
@@ -172,6 +177,12 @@ public record KitchenJson(
         new Climate(roomC, fridgeC, freezerC),
         parameters(),
         counts == null ? CountMeasures.usual() : CountMeasures.with(counts));
+  }
+
+  /** What was typed later than a trial counts. */
+  private static Figure high(HobJson hob) {
+    boolean trialHolds = hob.trial() != null && Math.abs(hob.trial().value() - hob.highW()) < 0.5;
+    return trialHolds ? hob.trial().toCore("hobs.trial", "W") : watts(hob.highW());
   }
 
   private static Figure watts(double value) {

@@ -97,6 +97,7 @@ public record PredictionJson(
    */
   public record PortionJson(
       String ingredient,
+      String material,
       String name,
       String inci,
       String kind,
@@ -239,6 +240,7 @@ public record PredictionJson(
   private static PortionJson portion(Portion portion, MeasureSystem measures) {
     return new PortionJson(
         portion.ingredient(),
+        portion.material().id(),
         portion.material().name(),
         portion.material().inci(),
         portion.material().kind().words(),

@@ -1,0 +1,277 @@
+package dremsa.server.stores;
+
+import dremsa.core.material.Material;
+import dremsa.core.material.Materials;
+import dremsa.server.accounts.Households;
+import dremsa.server.bench.MeasuredOut;
+import dremsa.server.http.FieldProblem;
+import dremsa.server.http.Problem;
+import dremsa.server.materials.HouseholdMaterials;
+import dremsa.server.predictions.LotPrices;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps the lots: what comes in, what is taken, what is left. */
+@Service
+class Stores implements LotPrices {
+  static final int MOST_LOTS = 5000;
+
+  /** What is less than this is crumbs, g. */
+  private static final double CRUMBS = 0.05;
+
+  /** Weighing out by a kitchen scale may take a little more than the record says is left, g. */
+  private static final double SCALE = 0.5;
+
+  private final LotRepository lots;
+  private final LotHappeningRepository happenings;
+  private final Households households;
+  private final HouseholdMaterials materials;
+
+  Stores(
+      LotRepository lots,
+      LotHappeningRepository happenings,
+      Households households,
+      HouseholdMaterials materials) {
+    this.lots = lots;
+    this.happenings = happenings;
+    this.households = households;
+    this.materials = materials;
+  }
+
+  /** What comes in. */
+  record Incoming(String material, Lot.Origin origin, double grams, Lot.Told told) {}
+
+  @Transactional
+  public UUID add(UUID household, Incoming in, Instant at) {
+    households.changed(household);
+    if (lots.countByHouseholdId(household) >= MOST_LOTS) {
+      throw Problem.conflict("There are " + MOST_LOTS + " lots already.");
+    }
+    known(household, in.material());
+    return put(household, in, null, at).id();
+  }
+
+  private Lot put(UUID household, Incoming in, UUID driedFrom, Instant at) {
+    Lot lot =
+        lots.saveAndFlush(
+            new Lot(
+                UUID.randomUUID(),
+                household,
+                in.material(),
+                in.origin(),
+                in.grams(),
+                driedFrom,
+                in.told()));
+    note(lot, null, at, LotHappening.Kind.GOT, -in.grams(), "");
+    return lot;
+  }
+
+  private Material known(UUID household, String material) {
+    return materials
+        .of(household)
+        .find(material)
+        .orElseThrow(
+            () ->
+                Problem.invalid(
+                    FieldProblem.of(
+                        "material", material, "There is no material '" + material + "'.")));
+  }
+
+  @Transactional
+  public void tell(UUID household, UUID id, long version, Lot.Told told) {
+    households.changed(household);
+    Lot lot = standing(household, id, version);
+    lot.tell(told);
+    lots.saveAndFlush(lot);
+  }
+
+  /** Takes some out by hand. */
+  @Transactional
+  public void take(UUID household, UUID id, long version, double grams, Instant at) {
+    households.changed(household);
+    Lot lot = standing(household, id, version);
+    if (!(grams > 0 && grams <= lot.leftGrams() + SCALE)) {
+      throw Problem.invalid(
+          FieldProblem.range(
+              "amount.value",
+              String.valueOf(grams),
+              "There are %.1f g in it.".formatted(lot.leftGrams()),
+              0,
+              lot.leftGrams()));
+    }
+    takeOut(lot, null, Math.min(grams, lot.leftGrams()), at, LotHappening.Kind.TAKEN, "");
+  }
+
+  private void takeOut(
+      Lot lot, UUID batch, double grams, Instant at, LotHappening.Kind kind, String detail) {
+    lot.take(grams);
+    lot.opened(at.atZone(households.of(lot.householdId()).zone()).toLocalDate());
+    note(lot, batch, at, kind, grams, detail);
+    if (lot.leftGrams() < CRUMBS) {
+      lot.end(at);
+    }
+    lots.saveAndFlush(lot);
+  }
+
+  /** It was weighed: the record follows the scale. */
+  @Transactional
+  public void weigh(UUID household, UUID id, long version, double grams, Instant at) {
+    households.changed(household);
+    Lot lot = standing(household, id, version);
+    double gone = lot.leftGrams() - grams;
+    lot.take(gone);
+    note(lot, null, at, LotHappening.Kind.WEIGHED, gone, "");
+    if (lot.leftGrams() < CRUMBS) {
+      lot.end(at);
+    }
+    lots.saveAndFlush(lot);
+  }
+
+  /** Some of a harvest has dried: it becomes a lot of the dried plant. */
+  @Transactional
+  public UUID dry(
+      UUID household, UUID id, long version, double freshGrams, Incoming dried, Instant at) {
+    households.changed(household);
+    Lot lot = standing(household, id, version);
+    Materials all = materials.of(household);
+    Material becomes = known(household, dried.material());
+    if (all.otherForms(lot.materialId()).stream().noneMatch(m -> m.id().equals(becomes.id()))
+        || becomes.kind().isFresh()) {
+      throw Problem.invalid(
+          FieldProblem.of(
+              "material", becomes.id(), becomes.name() + " is not the dried form of this plant."));
+    }
+    if (!(freshGrams > 0 && freshGrams <= lot.leftGrams() + SCALE)) {
+      throw Problem.invalid(
+          FieldProblem.range(
+              "fresh.value",
+              String.valueOf(freshGrams),
+              "There are %.1f g in it.".formatted(lot.leftGrams()),
+              0,
+              lot.leftGrams()));
+    }
+    if (!(dried.grams() > 0 && dried.grams() < freshGrams)) {
+      throw Problem.invalid(
+          FieldProblem.range(
+              "dried.value",
+              String.valueOf(dried.grams()),
+              "Dried it weighs less than fresh.",
+              0,
+              freshGrams));
+    }
+    double out = Math.min(freshGrams, lot.leftGrams());
+    takeOut(lot, null, out, at, LotHappening.Kind.DRIED, "%.1f g dried".formatted(dried.grams()));
+    return put(household, dried, lot.id(), at).id();
+  }
+
+  /** It is gone, whatever the record says is left. */
+  @Transactional
+  public void end(UUID household, UUID id, long version, String why, Instant at) {
+    households.changed(household);
+    Lot lot = standing(household, id, version);
+    note(lot, null, at, LotHappening.Kind.ENDED, lot.leftGrams(), why);
+    lot.take(lot.leftGrams());
+    lot.end(at);
+    lots.saveAndFlush(lot);
+  }
+
+  /** Takes back the last thing that happened to a lot. */
+  @Transactional
+  public void undo(UUID household, UUID id, long version) {
+    households.changed(household);
+    Lot lot = get(household, id);
+    if (lot.version() != version) {
+      throw Problem.conflict("Somebody was quicker. Look at the lot again.");
+    }
+    LotHappening last =
+        happenings
+            .findFirstByLotIdAndUndoneFalseOrderByIdDesc(id)
+            .orElseThrow(() -> Problem.conflict("There is nothing to take back here."));
+    switch (last.kind()) {
+      case GOT -> lot.end(last.happenedAt());
+      case DRIED -> throw Problem.conflict("What has dried stays dry: end the dried lot instead.");
+      default -> {
+        lot.take(-last.grams());
+        lot.end(null);
+      }
+    }
+    last.undo();
+    lots.saveAndFlush(lot);
+  }
+
+  /**
+   * What a brew takes is deducted, from the oldest lot first. Too little on record stops nobody:
+   * the scale knows better than the record.
+   */
+  @EventListener
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void measuredOut(MeasuredOut event) {
+    event
+        .grams()
+        .forEach(
+            (material, grams) -> {
+              double left = grams;
+              for (Lot lot :
+                  lots.findByHouseholdIdAndMaterialIdAndEndedAtIsNullOrderByGotOn(
+                      event.household(), material)) {
+                double out = Math.min(left, lot.leftGrams());
+                if (out > 0) {
+                  takeOut(
+                      lot, event.batch(), out, event.at(), LotHappening.Kind.BREWED, event.code());
+                }
+                left -= out;
+              }
+            });
+  }
+
+  /** What is left of each material, g. */
+  @Transactional(readOnly = true)
+  public Map<String, Double> left(UUID household) {
+    Map<String, Double> left = new HashMap<>();
+    lots.findByHouseholdIdAndEndedAtIsNullOrderByGotOn(household)
+        .forEach(lot -> left.merge(lot.materialId(), lot.leftGrams(), Double::sum));
+    return left;
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public Map<String, Double> perGram(UUID household) {
+    Map<String, Double> prices = new HashMap<>();
+    lots.findByHouseholdIdAndEndedAtIsNullOrderByGotOn(household).stream()
+        .filter(lot -> lot.price() != null)
+        .forEach(lot -> prices.putIfAbsent(lot.materialId(), lot.price() / lot.grams()));
+    return prices;
+  }
+
+  Lot get(UUID household, UUID id) {
+    return lots.findByIdAndHouseholdId(id, household).orElseThrow(() -> Problem.notFound("lot"));
+  }
+
+  private Lot standing(UUID household, UUID id, long version) {
+    Lot lot = get(household, id);
+    if (lot.version() != version) {
+      throw Problem.conflict(
+          "Somebody was quicker: there are now %.1f g in it.".formatted(lot.leftGrams()));
+    }
+    if (lot.endedAt() != null) {
+      throw Problem.conflict("This lot is used up.");
+    }
+    return lot;
+  }
+
+  List<LotHappening> happenings(UUID lot) {
+    return happenings.findFirst50ByLotIdOrderByIdDesc(lot);
+  }
+
+  private void note(
+      Lot lot, UUID batch, Instant at, LotHappening.Kind kind, double grams, String detail) {
+    happenings.save(new LotHappening(lot, batch, at, kind, grams, detail));
+  }
+}

@@ -1,0 +1,2 @@
+/** Formulas out and in, in open formats. */
+package dremsa.server.transfer;
