@@ -225,7 +225,45 @@ export interface paths {
         };
         get: operations["list_1"];
         put?: never;
-        post?: never;
+        /** Begin a formula: from a copy, from a method's model, or as given */
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read a text as formulas, and say exactly what could not be read; keeps nothing
+         * @description Our own file, or schema.org Recipe or HowTo as JSON-LD.
+         */
+        post: operations["read_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take several formulas in, all of them or none */
+        post: operations["take_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -240,8 +278,78 @@ export interface paths {
             cookie?: never;
         };
         get: operations["get_2"];
+        /** Change a formula; refused when it was changed elsewhere meanwhile */
+        put: operations["save"];
+        post?: never;
+        /** Take a formula away; it can be brought back */
+        delete: operations["takeAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{id}/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a formula back that was taken away */
+        post: operations["bringBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A formula as a file of our own form */
+        get: operations["file"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{id}/howto": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A formula as schema.org HowTo (JSON-LD), for a batch of one size */
+        get: operations["howTo"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep the present state of a formula under a number */
+        post: operations["keep"];
         delete?: never;
         options?: never;
         head?: never;
@@ -332,6 +440,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kitchen/trials/boil": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Net power of a hob, from the time that water took to boil */
+        post: operations["boil"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kitchen/trials/weigh": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Heat held at a boil, from what a pot lost in weight */
+        post: operations["weigh"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kitchens/usual/{system}": {
         parameters: {
             query?: never;
@@ -342,6 +484,137 @@ export interface paths {
         get: operations["usual"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a lot into the stores */
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["tell"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}/dry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A harvest has dried: weights in and out */
+        post: operations["dry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["end"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}/happenings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["happenings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}/weigh": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** It was weighed: the record follows the scale */
+        post: operations["weigh_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -478,6 +751,90 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shopping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The shopping list: what somebody put on it, and what is running out */
+        get: operations["shoppingList"];
+        put?: never;
+        post: operations["put_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shopping/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["bought"];
+        post?: never;
+        delete: operations["strike"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is on hand, how old it is, what runs out, what is worth harvesting */
+        get: operations["stores"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stores/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What of the wanted amounts is on hand, and what is missing */
+        post: operations["check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stores/{material}/minimum": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Below how much a material is running out */
+        put: operations["minimum"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -518,6 +875,14 @@ export interface components {
         BeliefView: {
             claim: string;
             answer: string;
+        };
+        BoilTrial: {
+            vessel: string;
+            water: components["schemas"]["AmountJson"];
+            /** Format: double */
+            fromC: number;
+            /** Format: double */
+            minutes: number;
         };
         BottleFill: {
             /** @enum {string} */
@@ -586,11 +951,27 @@ export interface components {
             ingredients: string[];
             happenings: components["schemas"]["BottleHappening"][];
         };
+        Bought: {
+            bought: boolean;
+        };
         BranchJson: {
             name: string;
             /** Format: double */
             share: number;
             steps: components["schemas"]["StepJson"][];
+        };
+        Brewed: {
+            /** Format: uuid */
+            id: string;
+            code: string;
+            name: string;
+            /** Format: int32 */
+            version?: number;
+            /** Format: date-time */
+            startedAt: string;
+            status: string;
+            /** Format: double */
+            bottledMl?: number;
         };
         ChangeJson: {
             /** @enum {string} */
@@ -649,6 +1030,23 @@ export interface components {
             density: "FINE" | "USUAL" | "DENSE";
             millilitres: components["schemas"]["FigureJson"];
         };
+        Dried: {
+            /** Format: int64 */
+            version: number;
+            material: string;
+            fresh: components["schemas"]["AmountJson"];
+            dried: components["schemas"]["AmountJson"];
+        };
+        DriedForm: {
+            material: string;
+            name: string;
+            /** Format: double */
+            share: number;
+        };
+        Fault: {
+            place: string;
+            words: string;
+        };
         FigureJson: {
             /** Format: double */
             value: number;
@@ -670,6 +1068,18 @@ export interface components {
             what: string;
             why: string;
             cure: string;
+        };
+        FormulaFile: {
+            $schema?: string;
+            format: string;
+            /** Format: int32 */
+            version: number;
+            formulas: components["schemas"]["FormulaJson"][];
+        };
+        FormulaForm: {
+            formula: components["schemas"]["FormulaJson"];
+            /** Format: int64 */
+            version: number;
         };
         FormulaJson: {
             id?: string;
@@ -696,6 +1106,21 @@ export interface components {
             /** @enum {string} */
             container: "SPRAY" | "TRIGGER" | "APPLICATOR" | "JAR" | "CUBES";
             tint: string;
+            /** @enum {string} */
+            methodId: "HOT_INFUSION" | "DECOCTION" | "SHORT_SIMMER" | "COLD_SOAK" | "WATER_BATH" | "SEED_GEL" | "MUCILAGE" | "SEAWEED_GEL" | "STARCH_WATER" | "GRAIN_CREAM" | "ALOE_JUICE" | "FRESH_JUICE" | "TINCTURE" | "INFUSED_OIL" | "PASTE" | "FORTIFIED_CONDITIONER" | "BLEND";
+            purposeIds: ("LEAVE_IN" | "RINSE" | "PRE_WASH" | "STYLER" | "SCALP" | "MASK" | "CONDITIONER" | "OIL")[];
+            materials: string[];
+            /** Format: double */
+            handsMinutes: number;
+            own: boolean;
+            needs: components["schemas"]["NeedView"][];
+            problem?: string;
+        };
+        FormulaState: {
+            id: string;
+            /** Format: int64 */
+            version: number;
+            formula: components["schemas"]["FormulaJson"];
         };
         FormulaView: {
             formula: components["schemas"]["FormulaJson"];
@@ -703,6 +1128,14 @@ export interface components {
             ingredients: components["schemas"]["IngredientView"][];
             variants: components["schemas"]["VariantView"][];
             schools: components["schemas"]["SchoolJson"][];
+            needs: components["schemas"]["NeedView"][];
+            own: boolean;
+            /** Format: int64 */
+            version?: number;
+            copiedFrom?: string;
+            differences: string[];
+            kept: components["schemas"]["KeptView"][];
+            brewed: components["schemas"]["Brewed"][];
         };
         GiveUp: {
             /** Format: int64 */
@@ -739,6 +1172,11 @@ export interface components {
             words: string;
             normalForFerment: boolean;
         };
+        Harvest: {
+            material: string;
+            name: string;
+            why: string;
+        };
         HistoryLine: {
             /** Format: int64 */
             id: number;
@@ -772,6 +1210,7 @@ export interface components {
             mediumW: number;
             /** Format: double */
             highW: number;
+            trial?: components["schemas"]["FigureJson"];
         };
         HouseholdChange: {
             name: string;
@@ -823,6 +1262,10 @@ export interface components {
             inci: string;
             kind: string;
             plant: boolean;
+            material: string;
+        };
+        KeepForm: {
+            note: string;
         };
         KeepsView: {
             /** @enum {string} */
@@ -831,6 +1274,19 @@ export interface components {
             budgetDays?: number;
             /** Format: double */
             capDays: number;
+        };
+        KeptNumber: {
+            /** Format: int32 */
+            number: number;
+        };
+        KeptView: {
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            at: string;
+            note: string;
+            formula: components["schemas"]["FormulaJson"];
+            differences: string[];
         };
         KitchenForm: {
             kitchen: components["schemas"]["KitchenJson"];
@@ -869,6 +1325,65 @@ export interface components {
             equipment: string;
             /** Format: int32 */
             fillings: number;
+        };
+        LotAmount: {
+            /** Format: int64 */
+            version: number;
+            amount: components["schemas"]["AmountJson"];
+        };
+        LotEnd: {
+            /** Format: int64 */
+            version: number;
+            why: string;
+        };
+        LotForm: {
+            /** Format: int64 */
+            version: number;
+            /** Format: date */
+            gotOn: string;
+            /** Format: date */
+            openedOn?: string;
+            /** Format: double */
+            price?: number;
+            place?: string;
+            note?: string;
+        };
+        LotHappeningLine: {
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            kind: "GOT" | "BREWED" | "TAKEN" | "WEIGHED" | "DRIED" | "ENDED";
+            /** Format: double */
+            grams: number;
+            detail: string;
+            undone: boolean;
+        };
+        LotLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int64 */
+            version: number;
+            /** @enum {string} */
+            origin: "HARVESTED" | "BOUGHT" | "DRIED";
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            leftGrams: number;
+            /** Format: date */
+            gotOn: string;
+            /** Format: date */
+            openedOn?: string;
+            /** Format: date */
+            bestUntil?: string;
+            /** @enum {string} */
+            age: "GOOD" | "OLD" | "OVER";
+            ageWords: string;
+            /** Format: double */
+            price?: number;
+            place: string;
+            note: string;
+            /** Format: uuid */
+            driedFrom?: string;
         };
         MakeJson: {
             /** @enum {string} */
@@ -911,6 +1426,10 @@ export interface components {
             leftovers: string;
             schools: components["schemas"]["SchoolJson"][];
         };
+        MinimumForm: {
+            /** Format: double */
+            grams: number;
+        };
         MomentJson: {
             /** Format: double */
             minute: number;
@@ -920,6 +1439,12 @@ export interface components {
             strength: number;
             /** Format: double */
             thickness: number;
+        };
+        NeedView: {
+            /** @enum {string} */
+            need: "OILY_SCALP" | "FLAKES" | "DRY_LENGTHS" | "HOLD" | "TANGLES" | "LIGHT_HAIR" | "NO_SCENT";
+            words: string;
+            variant: string;
         };
         NewBatch: {
             formulaId: string;
@@ -935,6 +1460,16 @@ export interface components {
                 [key: string]: string;
             };
         };
+        NewFormula: {
+            copyOf?: string;
+            /** @enum {string} */
+            method?: "HOT_INFUSION" | "DECOCTION" | "SHORT_SIMMER" | "COLD_SOAK" | "WATER_BATH" | "SEED_GEL" | "MUCILAGE" | "SEAWEED_GEL" | "STARCH_WATER" | "GRAIN_CREAM" | "ALOE_JUICE" | "FRESH_JUICE" | "TINCTURE" | "INFUSED_OIL" | "PASTE" | "FORTIFIED_CONDITIONER" | "BLEND";
+            formula?: components["schemas"]["FormulaJson"];
+            name?: string;
+        };
+        NewFormulas: {
+            formulas: components["schemas"]["FormulaJson"][];
+        };
         NewHousehold: {
             name: string;
             signIn: string;
@@ -945,6 +1480,9 @@ export interface components {
             timeZone: string;
             kitchen?: components["schemas"]["NewKitchen"];
         };
+        NewItem: {
+            words: string;
+        };
         NewKitchen: {
             /** Format: double */
             roomC: number;
@@ -952,6 +1490,29 @@ export interface components {
             fridgeC: number;
             /** Format: double */
             largestJarMl: number;
+        };
+        NewLot: {
+            material: string;
+            /** @enum {string} */
+            origin: "HARVESTED" | "BOUGHT" | "DRIED";
+            amount: components["schemas"]["AmountJson"];
+            /** Format: date */
+            gotOn?: string;
+            /** Format: date */
+            openedOn?: string;
+            /** Format: double */
+            price?: number;
+            place?: string;
+            note?: string;
+        };
+        OnHand: {
+            material: string;
+            /** Format: double */
+            wantedGrams: number;
+            /** Format: double */
+            leftGrams: number;
+            /** Format: double */
+            missingGrams: number;
         };
         ParameterView: {
             /** @enum {string} */
@@ -968,6 +1529,7 @@ export interface components {
         };
         PortionJson: {
             ingredient: string;
+            material: string;
             name: string;
             inci: string;
             kind: string;
@@ -1068,6 +1630,16 @@ export interface components {
             /** Format: double */
             high?: number;
         };
+        ReadFormula: {
+            name: string;
+            formula?: components["schemas"]["FormulaJson"];
+            faults: components["schemas"]["Fault"][];
+            unread: components["schemas"]["Fault"][];
+        };
+        Reading: {
+            formulas: components["schemas"]["ReadFormula"][];
+            faults: components["schemas"]["Fault"][];
+        };
         ReasonJson: {
             code: string;
             words: string;
@@ -1146,6 +1718,10 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        SeenLot: {
+            /** Format: int64 */
+            version: number;
+        };
         SessionView: {
             signIn?: string;
             demo: boolean;
@@ -1156,6 +1732,13 @@ export interface components {
             /** Format: double */
             fridgeC: number;
             bottles: components["schemas"]["BottleLine"][];
+        };
+        ShoppingLine: {
+            /** Format: uuid */
+            id?: string;
+            words: string;
+            bought: boolean;
+            why: string;
         };
         SignIn: {
             signIn: string;
@@ -1247,6 +1830,29 @@ export interface components {
             /** Format: int32 */
             nth: number;
         };
+        StoreLine: {
+            material: string;
+            name: string;
+            kind: string;
+            /** Format: double */
+            leftGrams: number;
+            /** Format: double */
+            minimumGrams?: number;
+            runningOut: boolean;
+            /** @enum {string} */
+            age: "GOOD" | "OLD" | "OVER";
+            ageWords: string;
+            driesTo: components["schemas"]["DriedForm"][];
+            lots: components["schemas"]["LotLine"][];
+        };
+        StoresView: {
+            /** Format: date */
+            today: string;
+            /** Format: int32 */
+            month: number;
+            materials: components["schemas"]["StoreLine"][];
+            season: components["schemas"]["Harvest"][];
+        };
         StrengthJson: {
             ingredient: string;
             /** Format: double */
@@ -1284,6 +1890,11 @@ export interface components {
             uses?: number;
             perUse?: components["schemas"]["AmountJson"];
             ingredient?: string;
+        };
+        Text: {
+            text: string;
+            /** @enum {string} */
+            method?: "HOT_INFUSION" | "DECOCTION" | "SHORT_SIMMER" | "COLD_SOAK" | "WATER_BATH" | "SEED_GEL" | "MUCILAGE" | "SEAWEED_GEL" | "STARCH_WATER" | "GRAIN_CREAM" | "ALOE_JUICE" | "FRESH_JUICE" | "TINCTURE" | "INFUSED_OIL" | "PASTE" | "FORTIFIED_CONDITIONER" | "BLEND";
         };
         ThicknessJson: {
             /** Format: double */
@@ -1345,6 +1956,11 @@ export interface components {
             /** Format: double */
             diameterCm: number;
         };
+        Wanted: {
+            grams: {
+                [key: string]: number;
+            };
+        };
         WaterJson: {
             /** Format: double */
             in: number;
@@ -1373,6 +1989,13 @@ export interface components {
             words: string;
             /** Format: double */
             essentialPercent: number;
+        };
+        WeighTrial: {
+            vessel: string;
+            before: components["schemas"]["AmountJson"];
+            after: components["schemas"]["AmountJson"];
+            /** Format: double */
+            minutes: number;
         };
         WindowJson: {
             /** Format: double */
@@ -1898,6 +2521,107 @@ export interface operations {
             };
         };
     };
+    add: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewFormula"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaState"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Text"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reading"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewFormulas"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaState"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_2: {
         parameters: {
             query?: never;
@@ -1916,6 +2640,202 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FormulaView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FormulaForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaState"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bringBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaState"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaFile"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    howTo: {
+        parameters: {
+            query?: {
+                millilitres?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptNumber"];
                 };
             };
             /** @description A problem detail (RFC 9457) */
@@ -2146,6 +3066,72 @@ export interface operations {
             };
         };
     };
+    boil: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BoilTrial"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FigureJson"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    weigh: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeighTrial"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FigureJson"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     usual: {
         parameters: {
             query?: never;
@@ -2164,6 +3150,282 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KitchenJson"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_1: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewLot"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoresView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoresView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    dry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Dried"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoresView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotEnd"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoresView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    happenings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotHappeningLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotAmount"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoresView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undo_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeenLot"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoresView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    weigh_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotAmount"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoresView"];
                 };
             };
             /** @description A problem detail (RFC 9457) */
@@ -2470,6 +3732,231 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shoppingList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShoppingLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewItem"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShoppingLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bought: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Bought"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShoppingLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    strike: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShoppingLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stores: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoresView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Wanted"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OnHand"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    minimum: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                material: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MinimumForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoresView"];
                 };
             };
             /** @description A problem detail (RFC 9457) */
