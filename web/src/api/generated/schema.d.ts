@@ -1043,6 +1043,12 @@ export interface components {
             /** Format: double */
             share: number;
         };
+        ExplainedView: {
+            result: string;
+            title: string;
+            words: string;
+            source: string;
+        };
         Fault: {
             place: string;
             words: string;
@@ -1157,6 +1163,8 @@ export interface components {
             doses: components["schemas"]["DoseView"][];
             strokes: components["schemas"]["StrokeView"][];
             wearers: components["schemas"]["WearerView"][];
+            explained: components["schemas"]["ExplainedView"][];
+            sources: string[];
         };
         HappeningLine: {
             /** Format: date-time */

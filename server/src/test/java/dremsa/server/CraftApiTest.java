@@ -156,7 +156,7 @@ class CraftApiTest {
   @Test
   void tellsWhatMovesAResultMost() {
     Visitor.Answer answer = ask("linseed-gel", "");
-    for (String result : List.of("bottled", "strength", "thickness", "keeps")) {
+    for (String result : List.of("bottled", "held", "steam", "strength", "thickness", "keeps")) {
       List<JsonNode> of =
           answer
               .at("/influences")
@@ -306,7 +306,14 @@ class CraftApiTest {
     }
     JsonNode handbook = OWNER.get("/api/handbook").body();
     for (String part :
-        List.of("hardStops", "beliefs", "cautions", "keepingClasses", "parameters")) {
+        List.of(
+            "hardStops",
+            "beliefs",
+            "cautions",
+            "keepingClasses",
+            "parameters",
+            "explained",
+            "sources")) {
       assertThat(handbook.get(part).size()).as(part).isGreaterThan(4);
     }
     assertThat(handbook.toString()).doesNotContain("Infinity").doesNotContain("NaN");

@@ -7,14 +7,19 @@ import dremsa.core.check.Wearer;
 import dremsa.core.keep.KeepingClass;
 import dremsa.core.keep.School;
 import dremsa.core.kitchen.Parameter;
+import dremsa.core.material.Material;
 import dremsa.core.scale.Dose;
+import dremsa.core.scale.Explained;
 import dremsa.server.accounts.Member;
 import dremsa.server.kitchens.Kitchens;
+import dremsa.server.materials.HouseholdMaterials;
 import dremsa.server.wire.FigureJson;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,9 +29,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class HandbookController {
   private final Kitchens kitchens;
+  private final HouseholdMaterials materials;
 
-  HandbookController(Kitchens kitchens) {
+  HandbookController(Kitchens kitchens, HouseholdMaterials materials) {
     this.kitchens = kitchens;
+    this.materials = materials;
   }
 
   /** The handbook's data. */
@@ -38,7 +45,12 @@ class HandbookController {
       List<ParameterView> parameters,
       List<DoseView> doses,
       List<StrokeView> strokes,
-      List<WearerView> wearers) {}
+      List<WearerView> wearers,
+      List<ExplainedView> explained,
+      List<String> sources) {}
+
+  /** A figure that may be asked "why" of, with its equation in words. */
+  record ExplainedView(String result, String title, String words, String source) {}
 
   /** A sign at which a brew is thrown away at any age. */
   record HardStopView(String words, boolean normalForFerment) {}
@@ -106,7 +118,27 @@ class HandbookController {
             new StrokeView("trigger", FigureJson.of(Dose.TRIGGER_STROKE))),
         Arrays.stream(Wearer.values())
             .map(w -> new WearerView(w, w.words(), w.essentialPercent()))
-            .toList());
+            .toList(),
+        Arrays.stream(Explained.values())
+            .map(e -> new ExplainedView(e.result(), e.title(), e.words(), e.source()))
+            .toList(),
+        sources(member));
+  }
+
+  /** Every work that a figure in use names. */
+  private List<String> sources(Member member) {
+    Set<String> all = new TreeSet<>();
+    for (Material material : materials.of(member.household()).all()) {
+      material.figures().values().forEach(figure -> all.add(figure.source()));
+    }
+    for (Parameter parameter : Parameter.values()) {
+      all.add(parameter.standard().source());
+    }
+    for (Explained explained : Explained.values()) {
+      all.add(explained.source());
+    }
+    all.remove("");
+    return List.copyOf(all);
   }
 
   private List<ParameterView> parameters(Member member) {

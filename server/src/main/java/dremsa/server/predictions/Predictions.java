@@ -135,6 +135,8 @@ public class Predictions {
   private static Map<String, ToDoubleFunction<Prediction>> ranged(Batched batch, Asked asked) {
     Map<String, ToDoubleFunction<Prediction>> results = new LinkedHashMap<>();
     put(results, PredictionJson.BOTTLED, batch, p -> p.finished().millilitres());
+    put(results, PredictionJson.HELD, batch, p -> p.account().held());
+    put(results, PredictionJson.STEAM, batch, p -> p.account().steam());
     put(
         results,
         PredictionJson.STRENGTH,

@@ -74,7 +74,7 @@ public record PredictionJson(
   /**
    * What one uncertain figure does to a result.
    *
-   * @param result bottled (mL), strength (%), thickness (mPa·s) or keeps (h)
+   * @param result bottled (mL), held (g), steam (g), strength (%), thickness (mPa·s) or keeps (h)
    * @param atLow the result with the figure at its low
    * @param atHigh the result with the figure at its high
    */
@@ -158,6 +158,8 @@ public record PredictionJson(
 
   public static final String THICKNESS = "thickness";
   public static final String KEEPS = "keeps";
+  public static final String HELD = "held";
+  public static final String STEAM = "steam";
 
   /** So many influences are told for each result: the rest moves it little. */
   private static final int TOLD = 6;
