@@ -18,6 +18,21 @@ export type FormulaLine = Schemas['FormulaLine'];
 export type HistoryLine = Schemas['HistoryLine'];
 export type Container = BottleLine['container'];
 export type DiscardReason = Schemas['Discard']['reason'];
+export type Formula = Schemas['FormulaJson'];
+export type FormulaView = Schemas['FormulaView'];
+export type Step = Schemas['StepJson'];
+export type Ingredient = Schemas['IngredientJson'];
+export type Method = Formula['method'];
+export type Purpose = NonNullable<Formula['purposes']>[number];
+export type Material = Schemas['MaterialJson'];
+export type MethodView = Schemas['MethodView'];
+export type Handbook = Schemas['Handbook'];
+export type Figure = Schemas['FigureJson'];
+export type Finding = Schemas['FindingJson'];
+export type Change = Schemas['ChangeJson'];
+export type StoreLine = Schemas['StoreLine'];
+export type LotLine = Schemas['LotLine'];
+export type Reading = Schemas['Reading'];
 export type MeasureSystem = Household['measures'];
 
 /** A request that was not carried out, with what the server said of it. */
@@ -107,6 +122,11 @@ export const keys = {
   run: (id: string) => ['household', 'run', id] as const,
   history: ['household', 'history'] as const,
   prediction: (question: unknown) => ['household', 'prediction', question] as const,
-  formulas: ['formulas'] as const,
-  formula: (id: string) => ['formulas', id] as const,
+  formulas: ['household', 'formulas'] as const,
+  formula: (id: string) => ['household', 'formulas', id] as const,
+  materials: ['household', 'materials'] as const,
+  stores: ['household', 'stores'] as const,
+  shopping: ['household', 'shopping'] as const,
+  handbook: ['household', 'handbook'] as const,
+  methods: ['methods'] as const,
 };

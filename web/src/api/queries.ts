@@ -23,15 +23,42 @@ export const useFormulas = () =>
   useQuery({
     queryKey: keys.formulas,
     queryFn: () => ask(api.GET('/api/formulas')),
-    staleTime: Infinity,
+    staleTime: 60_000,
   });
 
 export const useFormula = (id: string) =>
   useQuery({
     queryKey: keys.formula(id),
     queryFn: () => ask(api.GET('/api/formulas/{id}', { params: { path: { id } } })),
+    staleTime: 60_000,
+  });
+
+export const useMaterials = () =>
+  useQuery({
+    queryKey: keys.materials,
+    queryFn: () => ask(api.GET('/api/materials')),
+    staleTime: 60_000,
+  });
+
+export const useMethods = () =>
+  useQuery({
+    queryKey: keys.methods,
+    queryFn: () => ask(api.GET('/api/methods')),
     staleTime: Infinity,
   });
+
+export const useHandbook = () =>
+  useQuery({
+    queryKey: keys.handbook,
+    queryFn: () => ask(api.GET('/api/handbook')),
+    staleTime: 60_000,
+  });
+
+export const useStores = () =>
+  useQuery({ queryKey: keys.stores, queryFn: () => ask(api.GET('/api/stores')) });
+
+export const useShopping = () =>
+  useQuery({ queryKey: keys.shopping, queryFn: () => ask(api.GET('/api/shopping')) });
 
 /** How a brew would go; keeps the last answer on screen while the next one is on its way. */
 export const usePrediction = (question: Question) =>

@@ -8,12 +8,19 @@ import { NewHousehold } from '../features/accounts/NewHousehold';
 import { SignIn } from '../features/accounts/SignIn';
 import { BenchPage } from '../features/bench/BenchPage';
 import { RunPage } from '../features/bench/RunPage';
+import { CardPage } from '../features/formulas/CardPage';
+import { EditorPage } from '../features/formulas/EditorPage';
+import { FormulaPage } from '../features/formulas/FormulaPage';
 import { FormulasPage } from '../features/formulas/FormulasPage';
+import { NewFormulaPage } from '../features/formulas/NewFormulaPage';
+import { TakeInPage } from '../features/formulas/TakeInPage';
+import { HandbookPage } from '../features/handbook/HandbookPage';
 import { KitchenPage } from '../features/kitchens/KitchenPage';
 import { MeasurePage } from '../features/predictions/MeasurePage';
 import { BottlePage } from '../features/shelf/BottlePage';
 import { HistoryPage } from '../features/shelf/HistoryPage';
 import { ShelfPage } from '../features/shelf/ShelfPage';
+import { StoresPage } from '../features/stores/StoresPage';
 import { Shell } from './Shell';
 import { Waiting } from './states';
 import { theme } from './theme';
@@ -56,12 +63,19 @@ function Views() {
     <Routes>
       <Route element={<Shell />}>
         <Route path="/choose" element={<FormulasPage />} />
-        <Route path="/choose/:id" element={<MeasurePage />} />
+        <Route path="/choose/new" element={<NewFormulaPage />} />
+        <Route path="/choose/take-in" element={<TakeInPage />} />
+        <Route path="/choose/stores" element={<StoresPage />} />
+        <Route path="/choose/:id" element={<FormulaPage />} />
+        <Route path="/choose/:id/measure" element={<MeasurePage />} />
+        <Route path="/choose/:id/change" element={<EditorPage />} />
+        <Route path="/choose/:id/card" element={<CardPage />} />
         <Route path="/brew" element={<BenchPage />} />
         <Route path="/brew/:id" element={<RunPage />} />
         <Route path="/keep" element={<ShelfPage />} />
         <Route path="/keep/history" element={<HistoryPage />} />
         <Route path="/keep/:id" element={<BottlePage />} />
+        <Route path="/learn" element={<HandbookPage />} />
         <Route path="/kitchen" element={<KitchenPage />} />
         <Route path="*" element={<Navigate to="/keep" replace />} />
       </Route>

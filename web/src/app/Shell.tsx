@@ -9,6 +9,7 @@ const VERBS = [
   { to: '/choose', word: 'Choose' },
   { to: '/brew', word: 'Brew' },
   { to: '/keep', word: 'Keep' },
+  { to: '/learn', word: 'Learn' },
 ];
 
 /** The frame of every screen: the job's verbs above, the worktop below. */

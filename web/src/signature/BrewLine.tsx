@@ -12,6 +12,10 @@ interface Props {
   nowMinute?: number;
   /** When given, the end of the long step can be dragged. */
   onMinutes?: (step: number, minutes: number) => void;
+  /** Index of the step that is looked at; it is framed. */
+  selected?: number;
+  /** When given, a tap on a step tells which. */
+  onSelect?: (step: number) => void;
 }
 
 /** The step whose time matters most: the longest one with a window. */
@@ -22,7 +26,7 @@ export function mainStep(steps: StepPlan[]): StepPlan | undefined {
 }
 
 /** Time from left to right, temperature as a line, the long step with its window below. */
-export function BrewLine({ prediction, format, nowMinute, onMinutes }: Props) {
+export function BrewLine({ prediction, format, nowMinute, onMinutes, selected, onSelect }: Props) {
   const id = useId().replaceAll(':', '');
   const { ref, width } = useElementSize();
   const w = Math.max(300, width || 800);
@@ -203,6 +207,23 @@ export function BrewLine({ prediction, format, nowMinute, onMinutes }: Props) {
             </text>
           </g>
         )}
+        {onSelect &&
+          prediction.steps.map((s) => (
+            <rect
+              key={s.index}
+              x={x(s.startMinute)}
+              y={barY - 2}
+              width={Math.max(6, x(s.endMinute) - x(s.startMinute))}
+              height={barH + 4}
+              fill="transparent"
+              stroke={s.index === selected ? 'var(--woad)' : 'none'}
+              strokeWidth="4"
+              style={{ cursor: 'pointer' }}
+              onClick={() => onSelect(s.index)}
+            >
+              <title>{s.headline}</title>
+            </rect>
+          ))}
         {nowMinute !== undefined && (
           <g>
             <path

@@ -1,45 +1,166 @@
-import { Button } from '@mantine/core';
+import { Button, Checkbox, Select, TextInput } from '@mantine/core';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { useFormulas } from '../../api/queries';
+import type { FormulaLine, StoreLine } from '../../api/client';
+import { useFormulas, useStores } from '../../api/queries';
 import { duration } from '../../app/format';
-import { Failed, Waiting } from '../../app/states';
+import { Empty, Failed, Waiting } from '../../app/states';
 import { BottlePicture } from '../../signature';
+import { ChooseLinks } from './ChooseLinks';
+import { answers, choices, missing, NOTHING, TIMES, type Search } from './finder';
 
-/** Choose: what can be brewed. */
+/** Choose: what can be brewed for this need, with what is there, in the time there is. */
 export function FormulasPage() {
   const formulas = useFormulas();
+  const stores = useStores();
+  const [search, setSearch] = useState<Search>(NOTHING);
+  const set = (part: Partial<Search>) => setSearch({ ...search, ...part });
   if (formulas.isPending) return <Waiting />;
+  const all = formulas.data ?? [];
+  const lots = stores.data?.materials ?? [];
+  const found = all.filter((f) => answers(f, search, lots));
   return (
     <main className="page" id="main">
+      <ChooseLinks />
       <h1>What shall it be?</h1>
       {formulas.isError && <Failed error={formulas.error} again={() => formulas.refetch()} />}
-      <ul className="lines" style={{ marginTop: 14 }}>
-        {formulas.data?.map((f) => (
+      <search className="row end" style={{ marginTop: 12 }}>
+        <TextInput
+          label="Find"
+          type="search"
+          placeholder="rosemary, gel, …"
+          style={{ flex: '1 1 170px' }}
+          value={search.words}
+          onChange={(e) => set({ words: e.currentTarget.value })}
+        />
+        <Select
+          label="For"
+          style={{ flex: '1 1 170px' }}
+          value={search.need}
+          onChange={(need) => set({ need: need! })}
+          data={choices(
+            all,
+            (f) => f.needs,
+            (n) => n.need,
+            (n) => n.words,
+            'Any hair and scalp',
+          )}
+        />
+        <Select
+          label="Used as"
+          style={{ flex: '1 1 150px' }}
+          value={search.purpose}
+          onChange={(purpose) => set({ purpose: purpose! })}
+          data={choices(
+            all,
+            (f) => f.purposeIds.map((id, i) => ({ id, words: f.purposes[i]! })),
+            (p) => p.id,
+            (p) => p.words,
+            'Anything',
+          )}
+        />
+        <Select
+          label="Method"
+          style={{ flex: '1 1 170px' }}
+          value={search.method}
+          onChange={(method) => set({ method: method! })}
+          data={choices(
+            all,
+            (f) => [f],
+            (f) => f.methodId,
+            (f) => f.method,
+            'Any method',
+          )}
+        />
+        <Select
+          label="Ready within"
+          style={{ flex: '1 1 150px' }}
+          value={search.within}
+          onChange={(within) => set({ within: within! })}
+          data={TIMES}
+        />
+        <Checkbox
+          size="md"
+          label="With what is in the stores"
+          checked={search.atHand}
+          onChange={(e) => set({ atHand: e.currentTarget.checked })}
+          style={{ paddingBottom: 10 }}
+        />
+      </search>
+      <p className="soft small" role="status" style={{ marginTop: 8 }}>
+        {found.length === all.length
+          ? `${all.length} formulas`
+          : `${found.length} of ${all.length} formulas`}
+      </p>
+      {found.length === 0 && all.length > 0 && (
+        <Empty title="Nothing answers all of that">
+          <p>Take one wish back, or begin a formula of your own.</p>
+          <div className="row">
+            <Button variant="outline" onClick={() => setSearch(NOTHING)}>
+              Show everything
+            </Button>
+            <Button component={Link} to="/choose/new">
+              Begin a formula
+            </Button>
+          </div>
+        </Empty>
+      )}
+      <ul className="lines" style={{ marginTop: 6 }}>
+        {found.map((f) => (
           <li key={f.id}>
-            <article className="formula-line">
-              <BottlePicture
-                container={f.container}
-                fill={0.8}
-                tint={f.tint}
-                sizeMl={250}
-                scale={0.8}
-              />
-              <div>
-                <h2>{f.name}</h2>
-                <p className="soft small">
-                  {f.method} · {f.purposes.join(', ')} · about {duration(f.usualMinutes)}
-                  {f.strainings > 1 ? ` · strained ${f.strainings} times` : ''}
-                </p>
-                <p>{f.about}</p>
-                <p className="soft small">{f.ingredients.join(', ')}</p>
-              </div>
-              <Button component={Link} to={`/choose/${f.id}`} aria-label={`Measure ${f.name}`}>
-                Measure
-              </Button>
-            </article>
+            <Line formula={f} search={search} lots={lots} />
           </li>
         ))}
       </ul>
     </main>
+  );
+}
+
+function Line({
+  formula: f,
+  search,
+  lots,
+}: {
+  formula: FormulaLine;
+  search: Search;
+  lots: StoreLine[];
+}) {
+  const lacking = missing(f, lots);
+  const served = f.needs.find((n) => n.need === search.need);
+  return (
+    <article className="formula-line">
+      <BottlePicture container={f.container} fill={0.8} tint={f.tint} sizeMl={250} scale={0.8} />
+      <div>
+        <h2>
+          <Link to={`/choose/${f.id}`}>{f.name}</Link>
+          {f.own && <span className="mine">ours</span>}
+        </h2>
+        <p className="soft small">
+          {f.method} · {f.purposes.join(', ')} · about {duration(f.usualMinutes)}, hands{' '}
+          {duration(f.handsMinutes)}
+          {f.strainings > 1 ? ` · strained ${f.strainings} times` : ''}
+        </p>
+        <p>{f.about}</p>
+        <p className="soft small">
+          {f.ingredients.join(', ')}
+          {lots.length > 0 &&
+            (lacking.length === 0
+              ? ' · all in the stores'
+              : ` · ${lacking.length} not in the stores`)}
+        </p>
+        {served?.variant && (
+          <p className="small">For {served.words}: as its variant, chosen on Measure.</p>
+        )}
+        {f.problem && <p className="trouble">{f.problem}</p>}
+      </div>
+      <Button
+        component={Link}
+        to={`/choose/${f.id}/measure${served?.variant ? `?variant=${served.variant}` : ''}`}
+        aria-label={`Measure ${f.name}`}
+        disabled={Boolean(f.problem)}
+      >
+        Measure
+      </Button>
+    </article>
   );
 }

@@ -1,16 +1,18 @@
-import { Button } from '@mantine/core';
+import { Button, Checkbox, NumberInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, keys, newKey, ProblemError, type Prediction } from '../../api/client';
 import { useFormula, useHousehold, usePrediction } from '../../api/queries';
 import { duration, formatFor } from '../../app/format';
 import { Failed, Waiting } from '../../app/states';
 import { BrewLine, KeepingBand, mainStep, WaterAccount } from '../../signature';
+import { Otherwise } from './Otherwise';
 import { TargetForm } from './TargetForm';
-import { draftTarget, loadDraft, saveDraft, wantedWords, type Draft } from './target';
+import { draftPlan, draftQuestion, loadDraft, saveDraft, wantedWords, type Draft } from './target';
 import { WeighOut } from './WeighOut';
+import { Why } from './Why';
 
 /** Measure: exact amounts for what is wanted in the bottle, how it goes, how long it keeps. */
 export function MeasurePage() {
@@ -35,27 +37,25 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
   const navigate = useNavigate();
   const client = useQueryClient();
   const plant = formula.ingredients.find((i) => i.plant);
-  const [draft, setDraft] = useState<Draft>(() => loadDraft(id));
+  const [params] = useSearchParams();
+  const [draft, setDraft] = useState<Draft>(() => {
+    const variant = params.get('variant');
+    return variant ? { ...loadDraft(id), variant } : loadDraft(id);
+  });
   const change = (part: Partial<Draft>) => {
     const next = { ...draft, ...part };
     setDraft(next);
     saveDraft(id, next);
   };
-  const [asked] = useDebouncedValue(draft, 60);
-  const steps = (d: Draft) =>
-    Object.entries(d.minutes).map(([index, minutes]) => ({ index: Number(index), minutes }));
-  const prediction = usePrediction({
-    formulaId: id,
-    target: draftTarget(asked, plant?.key),
-    steps: steps(asked),
-  });
+  const [asked] = useDebouncedValue(draft, 40);
+  const prediction = usePrediction(draftQuestion(id, asked, formula));
   const key = useRef(newKey());
   const brew = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/batches', {
           params: { header: { 'Idempotency-Key': key.current } },
-          body: { formulaId: id, target: draftTarget(draft, plant?.key), steps: steps(draft) },
+          body: draftPlan(id, draft, formula),
         }),
       ),
     onSuccess: async (run) => {
@@ -74,12 +74,19 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
   return (
     <main className="page" id="main">
       <p className="soft">
-        {formula.formula.name} · {formula.method.toLowerCase()}
+        <Link to={`/choose/${id}`}>{formula.formula.name}</Link> · {formula.method.toLowerCase()}
       </p>
       <h1 style={{ marginBottom: 14 }}>{wantedWords(draft, plant?.name)}</h1>
       <div className="two">
         <div className="stack">
           <TargetForm draft={draft} plant={plant?.name} error={problem} onChange={change} />
+          <Otherwise
+            view={formula}
+            draft={draft}
+            prediction={p}
+            error={problem}
+            onChange={change}
+          />
           {problem instanceof ProblemError && (
             <p className="trouble" role="alert">
               {problem.message}
@@ -102,7 +109,10 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
                   }
                   onWanted={(ml) => change({ kind: 'VOLUME', ml, unit: 'ml' })}
                 />
-                <p className="soft small">{rangeWords(p)}</p>
+                <p className="soft small">
+                  {rangeWords(p)} <Why result="bottled" prediction={p} /> Held{' '}
+                  <Why result="held" prediction={p} /> Steam <Why result="steam" prediction={p} />
+                </p>
               </section>
               {p.findings.map((f) => (
                 <p key={f.place + f.code} className="caution">
@@ -128,7 +138,9 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
                         ? 'use it now, nothing keeps'
                         : `keeps till ${format.day(p.keeping.lastDay)}`}
                     </h2>
-                    <p className="soft small">{p.keeping.reasons[1]?.words}</p>
+                    <p className="soft small">
+                      {p.keeping.reasons[1]?.words} <Why result="keeps" prediction={p} />
+                    </p>
                   </div>
                   <KeepingBand
                     keeping={p.keeping}
@@ -136,6 +148,12 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
                     format={format}
                   />
                 </div>
+                <Checkbox
+                  size="md"
+                  label="Worked clean: sterilised bottle, strained fine, fridge at 5 °C"
+                  checked={draft.clean}
+                  onChange={(e) => change({ clean: e.currentTarget.checked })}
+                />
                 <details>
                   <summary>Why this day</summary>
                   {p.keeping.reasons.map((r) => (
@@ -146,11 +164,52 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
                   ))}
                 </details>
               </section>
+              {p.ways.length > 0 && (
+                <section aria-labelledby="ways">
+                  <h2 id="ways">Then it is divided</h2>
+                  <ul className="lines">
+                    {p.ways.map((w) => (
+                      <li key={w.name} className="figure-line">
+                        <span className="strong">{w.name}</span>
+                        <span>{format.ml(w.prediction.bottledMl.value)}</span>
+                        <span className="soft small">
+                          keeps till {format.day(w.prediction.keeping.lastDay)}
+                          {w.prediction.thickness && ` · ${w.prediction.thickness.words}`}
+                        </span>
+                      </li>
+                    ))}
+                  </ul>
+                </section>
+              )}
             </div>
           )}
         </div>
         <aside>
-          {p && <WeighOut prediction={p} stale={stale} />}
+          {p && (
+            <WeighOut
+              title={`${formula.formula.name}: ${wantedWords(draft, plant?.name)}`}
+              prediction={p}
+              stale={stale}
+            />
+          )}
+          <details className="shop">
+            <summary>Against a shop price</summary>
+            <div className="row end">
+              <NumberInput
+                label="Price"
+                w={100}
+                decimalScale={2}
+                value={draft.shopPrice}
+                onChange={(shopPrice) => change({ shopPrice })}
+              />
+              <NumberInput
+                label="For, mL"
+                w={100}
+                value={draft.shopMl}
+                onChange={(shopMl) => change({ shopMl })}
+              />
+            </div>
+          </details>
           <Button
             fullWidth
             mt="md"
@@ -162,13 +221,8 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
             Brew it now
           </Button>
           <p className="soft small" style={{ marginTop: 12 }}>
-            Drag the dark edge of the bottles or the line that ends the steep; arrow keys do the
+            Drag the dark edge of the bottles or the line that ends the long step; arrow keys do the
             same.
-            {Object.keys(draft.minutes).length > 0 && (
-              <Button variant="subtle" size="compact-sm" onClick={() => change({ minutes: {} })}>
-                Back to the usual times
-              </Button>
-            )}
           </p>
         </aside>
       </div>

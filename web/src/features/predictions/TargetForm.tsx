@@ -1,5 +1,6 @@
-import { NumberInput, SegmentedControl, Select } from '@mantine/core';
+import { NumberInput, Select } from '@mantine/core';
 import { said } from '../../app/fields';
+import { Dial } from './Dial';
 import { UNITS, type Draft } from './target';
 
 interface Props {
@@ -9,38 +10,47 @@ interface Props {
   onChange: (part: Partial<Draft>) => void;
 }
 
-/** Says what is wanted, in one of four ways. */
+/** Says how much is wanted, in one of five ways. */
 export function TargetForm({ draft, plant, error, onChange }: Props) {
+  const field = (
+    label: string,
+    part: 'count' | 'size' | 'people' | 'uses' | 'perUse',
+    ...at: string[]
+  ) => (
+    <NumberInput
+      label={label}
+      w={120}
+      value={draft[part]}
+      onChange={(v) => onChange({ [part]: v })}
+      error={said(error, ...at)}
+    />
+  );
   return (
     <div className="row end">
-      <SegmentedControl
-        className="grow"
-        aria-label="Measure by"
+      <Select
+        label="Measure by"
+        w={190}
         value={draft.kind}
         onChange={(kind) => onChange({ kind: kind as Draft['kind'] })}
         data={[
           { value: 'BOTTLES', label: 'Bottles' },
           { value: 'VOLUME', label: 'Volume' },
-          { value: 'AT_HAND', label: 'Herb at hand' },
+          { value: 'PEOPLE_USES', label: 'People and uses' },
+          ...(plant ? [{ value: 'AT_HAND', label: 'Herb at hand' }] : []),
           { value: 'FULL_POT', label: 'Full pot' },
         ]}
       />
       {draft.kind === 'BOTTLES' && (
         <>
-          <NumberInput
-            label="How many"
-            w={120}
-            value={draft.count}
-            onChange={(count) => onChange({ count })}
-            error={said(error, 'target.count')}
-          />
-          <NumberInput
-            label="Each, mL"
-            w={120}
-            value={draft.size}
-            onChange={(size) => onChange({ size })}
-            error={said(error, 'target.size.value')}
-          />
+          {field('How many', 'count', 'target.count')}
+          {field('Each, mL', 'size', 'target.size.value')}
+        </>
+      )}
+      {draft.kind === 'PEOPLE_USES' && (
+        <>
+          {field('Heads', 'people', 'target.people')}
+          {field('Uses of each', 'uses', 'target.uses')}
+          {field('A use, mL', 'perUse', 'target.perUse.value')}
         </>
       )}
       {draft.kind === 'VOLUME' && (
@@ -62,13 +72,17 @@ export function TargetForm({ draft, plant, error, onChange }: Props) {
         </>
       )}
       {draft.kind === 'AT_HAND' && (
-        <NumberInput
-          label={`${plant ?? 'Plant'}, g`}
-          w={260}
-          value={draft.grams}
-          onChange={(grams) => onChange({ grams })}
-          error={said(error, 'target.amount.value')}
-        />
+        <div className="grow">
+          <Dial
+            label={`${plant ?? 'Plant'} at hand, g`}
+            value={draft.grams}
+            range={[1, 500]}
+            step={0.5}
+            logarithmic
+            onChange={(grams) => onChange({ grams })}
+            error={said(error, 'target.amount.value')}
+          />
+        </div>
       )}
     </div>
   );

@@ -1,4 +1,8 @@
-import type { Target } from '../../api/client';
+import type { Change, Formula, FormulaView, Step, Target } from '../../api/client';
+import type { Question } from '../../api/queries';
+
+/** What the brew is to be like, beside its amount. */
+export type Likeness = '' | 'RATIO' | 'STRENGTH' | 'THICKNESS';
 
 /** What the maker has typed on Measure. Numbers stay as typed, right or wrong. */
 export interface Draft {
@@ -8,7 +12,22 @@ export interface Draft {
   ml: number | string;
   unit: string;
   grams: number | string;
+  people: number | string;
+  uses: number | string;
+  perUse: number | string;
   minutes: Record<number, number>;
+  likeness: Likeness;
+  like: number | string;
+  variant: string;
+  /** Choice by school. */
+  choices: Record<string, string>;
+  /** Cloth of each straining, by the step's place in the formula as it stands. */
+  tools: Record<number, NonNullable<Step['tool']>>;
+  /** Lid of each step that may have one, by its place in the formula as it stands. */
+  lids: Record<number, boolean>;
+  clean: boolean;
+  shopPrice: number | string;
+  shopMl: number | string;
 }
 
 const START: Draft = {
@@ -18,7 +37,19 @@ const START: Draft = {
   ml: 500,
   unit: 'ml',
   grams: 12,
+  people: 2,
+  uses: 4,
+  perUse: 20,
   minutes: {},
+  likeness: '',
+  like: '',
+  variant: '',
+  choices: {},
+  tools: {},
+  lids: {},
+  clean: false,
+  shopPrice: '',
+  shopMl: 250,
 };
 
 const place = (formula: string) => `dremsa.measure.${formula}`;
@@ -51,6 +82,13 @@ export function draftTarget(draft: Draft, plant: string | undefined): Target {
         count: Math.round(number(draft.count)),
         size: { value: number(draft.size), unit: 'ml' },
       };
+    case 'PEOPLE_USES':
+      return {
+        kind: 'PEOPLE_USES',
+        people: Math.round(number(draft.people)),
+        uses: Math.round(number(draft.uses)),
+        perUse: { value: number(draft.perUse), unit: 'ml' },
+      };
     case 'AT_HAND':
       return {
         kind: 'AT_HAND',
@@ -64,6 +102,82 @@ export function draftTarget(draft: Draft, plant: string | undefined): Target {
   }
 }
 
+/** How many steps of its kind come before a step, counting itself. */
+function nth(formula: Formula, index: number): number {
+  const kind = formula.steps[index]!.kind;
+  return formula.steps.slice(0, index + 1).filter((s) => s.kind === kind).length;
+}
+
+function changes(draft: Draft, formula: Formula): Change[] {
+  return formula.steps.flatMap((step, i): Change[] => {
+    const tool = draft.tools[i] ?? step.tool;
+    const lid = draft.lids[i] ?? step.lid;
+    if (tool === step.tool && lid === step.lid) return [];
+    return [
+      {
+        kind: 'STEP_INSTEAD',
+        at: { kind: step.kind, nth: nth(formula, i) },
+        step: { ...step, tool, lid },
+      },
+    ];
+  });
+}
+
+/** What is asked of the model, and what is brewed: the same words for both. */
+export function draftPlan(id: string, draft: Draft, view: FormulaView) {
+  const plant = view.ingredients.find((i) => i.plant);
+  const changed = changes(draft, view.formula);
+  const ids = new Set(view.schools.map((s) => s.id));
+  const taken = Object.entries(draft.choices).filter(([school]) => ids.has(school));
+  return {
+    formulaId: id,
+    target: draftTarget(draft, plant?.key),
+    steps: Object.entries(draft.minutes).map(([index, minutes]) => ({
+      index: Number(index),
+      minutes,
+    })),
+    ...(draft.likeness && draft.like !== ''
+      ? {
+          make: {
+            kind: draft.likeness,
+            value: number(draft.like),
+            ...(draft.likeness === 'THICKNESS' ? {} : { ingredient: plant?.key }),
+          },
+        }
+      : {}),
+    ...(view.variants.some((v) => v.id === draft.variant) ? { variant: draft.variant } : {}),
+    ...(taken.length > 0 ? { choices: Object.fromEntries(taken) } : {}),
+    ...(changed.length > 0 ? { changes: changed } : {}),
+  };
+}
+
+export function draftQuestion(id: string, draft: Draft, view: FormulaView): Question {
+  return {
+    ...draftPlan(id, draft, view),
+    cleanWorking: draft.clean,
+    ...(Number(draft.shopPrice) > 0 && Number(draft.shopMl) > 0
+      ? {
+          shopPrice: {
+            money: Number(draft.shopPrice),
+            amount: { value: Number(draft.shopMl), unit: 'ml' },
+          },
+        }
+      : {}),
+  };
+}
+
+/** The draft without what was changed about the formula. */
+export const asItStands = (draft: Draft): Draft => ({
+  ...draft,
+  minutes: {},
+  likeness: '',
+  like: '',
+  variant: '',
+  choices: {},
+  tools: {},
+  lids: {},
+});
+
 const NUMBERS = ['no', 'One', 'Two', 'Three', 'Four', 'Five', 'Six'];
 
 /** The target as a sentence. */
@@ -73,6 +187,8 @@ export function wantedWords(draft: Draft, plant: string | undefined): string {
       const n = Number(draft.count);
       return `${NUMBERS[n] ?? draft.count} bottle${n === 1 ? '' : 's'} of ${draft.size} mL`;
     }
+    case 'PEOPLE_USES':
+      return `${draft.uses} uses for ${draft.people} ${Number(draft.people) === 1 ? 'head' : 'heads'}, ${draft.perUse} mL each`;
     case 'AT_HAND':
       return `As much as ${draft.grams} g of ${(plant ?? 'the plant').toLowerCase()} makes`;
     case 'FULL_POT':

@@ -1,0 +1,244 @@
+import { Button, MultiSelect, Select, Textarea, TextInput } from '@mantine/core';
+import { useDebouncedValue, useHotkeys } from '@mantine/hooks';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import {
+  api,
+  ask,
+  keys,
+  ProblemError,
+  type Finding,
+  type FormulaView,
+  type Method,
+  type Purpose,
+} from '../../api/client';
+import { useFormula, useMethods, usePrediction } from '../../api/queries';
+import { said } from '../../app/fields';
+import { duration, useFormat } from '../../app/format';
+import { Failed, tell, Waiting } from '../../app/states';
+import { BrewLine } from '../../signature';
+import { ChooseLinks } from './ChooseLinks';
+import { IngredientLines } from './IngredientLines';
+import { StepLines } from './StepLines';
+import { useEditor, type Keeping } from './useEditor';
+import { PURPOSES } from './words';
+
+/** Changes a formula of the household's own; the self-check speaks as it goes. */
+export function EditorPage() {
+  const { id = '' } = useParams();
+  const formula = useFormula(id);
+  if (formula.isPending) return <Waiting />;
+  if (formula.isError) {
+    return (
+      <main className="page" id="main">
+        <Failed error={formula.error} again={() => formula.refetch()} />
+      </main>
+    );
+  }
+  if (!formula.data.own) return <Navigate to={`/choose/${id}`} replace />;
+  return <Editor key={id} id={id} view={formula.data} />;
+}
+
+function Editor({ id, view }: { id: string; view: FormulaView }) {
+  const editor = useEditor(id, view);
+  const { formula, edit } = editor;
+  const format = useFormat();
+  const methods = useMethods();
+  const [asked] = useDebouncedValue(formula, 250);
+  const prediction = usePrediction({
+    formula: { ...asked, id: undefined },
+    target: { kind: 'VOLUME', amount: { value: 500, unit: 'ml' } },
+    ranges: false,
+  });
+  const [step, setStep] = useState(0);
+  useHotkeys(
+    [
+      ['mod+Z', () => editor.undo?.()],
+      ['mod+shift+Z', () => editor.redo?.()],
+      ['mod+Y', () => editor.redo?.()],
+    ],
+    [],
+  );
+  const refused =
+    editor.keeping.state === 'refused'
+      ? editor.keeping.error
+      : prediction.error instanceof ProblemError
+        ? prediction.error
+        : undefined;
+  const findings: Finding[] = prediction.data?.findings ?? [];
+  return (
+    <main className="page" id="main">
+      <ChooseLinks />
+      <div className="row spread">
+        <h1>{formula.name || 'A formula without a name'}</h1>
+        <div className="row">
+          <Button variant="outline" onClick={editor.undo} disabled={!editor.undo}>
+            Undo
+          </Button>
+          <Button variant="outline" onClick={editor.redo} disabled={!editor.redo}>
+            Redo
+          </Button>
+          <Button component={Link} to={`/choose/${id}/measure`}>
+            Measure
+          </Button>
+        </div>
+      </div>
+      <KeptLine editor={editor} />
+      {editor.recovered && (
+        <p className="caution" role="status">
+          What you typed last time and was not kept yet is here again. Undo brings back what was
+          kept.
+        </p>
+      )}
+      <div className="two" style={{ marginTop: 10 }}>
+        <div className="stack">
+          <div className="row end">
+            <TextInput
+              label="Name"
+              value={formula.name}
+              onChange={(e) => edit({ ...formula, name: e.currentTarget.value }, 'name')}
+              error={said(refused, 'formula.name')}
+              style={{ flex: '1 1 240px' }}
+            />
+            <Select
+              label="Method"
+              data={methods.data?.map((m) => ({ value: m.method, label: m.name })) ?? []}
+              value={formula.method}
+              onChange={(m) => edit({ ...formula, method: m as Method }, '')}
+              style={{ flex: '1 1 200px' }}
+            />
+            <MultiSelect
+              label="Used as"
+              data={PURPOSES}
+              value={formula.purposes ?? []}
+              onChange={(p) => edit({ ...formula, purposes: p as Purpose[] }, '')}
+              style={{ flex: '1 1 240px' }}
+            />
+          </div>
+          <section aria-labelledby="line">
+            <h2 id="line">
+              How it goes{prediction.data ? `: ${duration(prediction.data.totalMinutes)}` : ''}
+            </h2>
+            {prediction.data && (
+              <div style={{ opacity: prediction.error ? 0.4 : 1 }}>
+                <BrewLine
+                  prediction={prediction.data}
+                  format={format}
+                  selected={step}
+                  onSelect={setStep}
+                />
+              </div>
+            )}
+            {prediction.error && (
+              <p className="trouble" role="alert">
+                {prediction.error.message}
+              </p>
+            )}
+            <StepLines
+              formula={formula}
+              open={step}
+              onOpen={setStep}
+              edit={edit}
+              findings={findings}
+              error={refused}
+            />
+          </section>
+        </div>
+        <aside className="stack">
+          <IngredientLines formula={formula} edit={edit} findings={findings} error={refused} />
+          <Textarea
+            label="About it"
+            autosize
+            minRows={3}
+            value={formula.about ?? ''}
+            onChange={(e) => edit({ ...formula, about: e.currentTarget.value }, 'about')}
+            error={said(refused, 'formula.about')}
+          />
+          <Check findings={findings} />
+        </aside>
+      </div>
+    </main>
+  );
+}
+
+function keptWords(keeping: Keeping): string {
+  switch (keeping.state) {
+    case 'kept':
+      return 'Kept.';
+    case 'keeping':
+      return 'Keeping …';
+    case 'waiting':
+      return 'Not kept yet: no line to Dremsa. It is tried again; nothing is lost.';
+    case 'refused':
+      return `Not kept yet: ${keeping.error.message}`;
+    default:
+      return keeping.error.message;
+  }
+}
+
+function KeptLine({ editor }: { editor: ReturnType<typeof useEditor> }) {
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const copy = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/formulas', {
+          body: { formula: editor.formula, name: `${editor.formula.name}, other`.slice(0, 120) },
+        }),
+      ),
+    onSuccess: async (made) => {
+      await editor.takeTheirs();
+      await client.invalidateQueries({ queryKey: keys.formulas });
+      await navigate(`/choose/${made.id}/change`);
+    },
+    onError: tell,
+  });
+  const elsewhere = editor.keeping.state === 'elsewhere';
+  return (
+    <div className={elsewhere ? 'trouble stack' : ''}>
+      <p className={elsewhere ? '' : 'soft small'} role="status">
+        {keptWords(editor.keeping)}
+      </p>
+      {elsewhere && (
+        <div className="row">
+          <Button variant="outline" onClick={() => editor.takeTheirs().catch(tell)}>
+            Show theirs
+          </Button>
+          <Button variant="outline" onClick={() => copy.mutate()} loading={copy.isPending}>
+            Keep mine as a copy
+          </Button>
+          <Button variant="outline" onClick={() => editor.keepMine().catch(tell)}>
+            Keep mine instead
+          </Button>
+        </div>
+      )}
+    </div>
+  );
+}
+
+const GRAVE: Record<Finding['severity'], string> = {
+  ERROR: 'Cannot be brewed so',
+  WARNING: 'Will probably go wrong',
+  NOTE: 'Worth knowing',
+};
+
+function Check({ findings }: { findings: Finding[] }) {
+  return (
+    <section aria-labelledby="check" aria-live="polite">
+      <h2 id="check">Self-check</h2>
+      {findings.length === 0 && <p className="soft">Nothing to say against it.</p>}
+      {findings.map((f) => (
+        <div key={f.code + f.place} className="caution">
+          <p>
+            <b>{GRAVE[f.severity]}:</b> {f.what}
+          </p>
+          <p className="small">{f.why}</p>
+          <p className="small">
+            <b>Cure:</b> {f.cure}
+          </p>
+        </div>
+      ))}
+    </section>
+  );
+}

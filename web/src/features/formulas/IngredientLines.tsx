@@ -1,0 +1,183 @@
+import { Button, NumberInput, Select, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import {
+  api,
+  ask,
+  ProblemError,
+  type Finding,
+  type Formula,
+  type Ingredient,
+} from '../../api/client';
+import { useFormulas, useMaterials } from '../../api/queries';
+import { said } from '../../app/fields';
+import { figure } from '../../app/format';
+import { withIngredient, withoutIngredient } from './draft';
+
+interface Props {
+  formula: Formula;
+  edit: (next: Formula, about: string) => void;
+  findings: Finding[];
+  error: ProblemError | undefined;
+}
+
+const MEASURES = [
+  { value: 'parts', label: 'parts (g)' },
+  { value: 'percent', label: '% of the brew' },
+  { value: 'dropsPer100Ml', label: 'drops in 100 mL' },
+];
+type Measure = 'parts' | 'percent' | 'dropsPer100Ml';
+
+const measureOf = (line: Ingredient): Measure =>
+  line.percent != null ? 'percent' : line.dropsPer100Ml != null ? 'dropsPer100Ml' : 'parts';
+
+/** The ingredients with their proportions; an amount may be typed as a maker says it. */
+export function IngredientLines({ formula, edit, findings, error }: Props) {
+  const materials = useMaterials();
+  const formulas = useFormulas();
+  const [adding, setAdding] = useState<string | null>(null);
+  const data = [
+    {
+      group: 'Materials',
+      items: (materials.data ?? []).map((m) => ({ value: m.id, label: m.name })),
+    },
+    {
+      group: 'Brews from the shelf',
+      items: (formulas.data ?? [])
+        .filter((f) => f.id !== formula.id)
+        .map((f) => ({ value: `brew:${f.id}`, label: f.name })),
+    },
+  ];
+  const set = (index: number, next: Ingredient, about: string) =>
+    edit(
+      { ...formula, ingredients: formula.ingredients.map((l, i) => (i === index ? next : l)) },
+      about,
+    );
+  return (
+    <section className="sheet" aria-labelledby="ingredients">
+      <h2 id="ingredients">What goes in</h2>
+      <ul className="lines" style={{ marginTop: 6 }}>
+        {formula.ingredients.map((line, i) => (
+          <li key={line.key} className="stack tight">
+            <Select
+              aria-label={`Ingredient ${i + 1}`}
+              searchable
+              data={data}
+              value={line.material}
+              onChange={(material) => set(i, { ...line, material: material! }, '')}
+              error={
+                said(error, `formula.ingredients[${i}].material`) ??
+                findings.find((f) => f.place === `ingredients[${i}]`)?.what
+              }
+            />
+            <Amount
+              line={line}
+              name={`ingredient ${i + 1}`}
+              onChange={(next) => set(i, next, `amount ${line.key}`)}
+              error={
+                said(error, `formula.ingredients[${i}].${measureOf(line)}`) ??
+                said(error, `formula.ingredients[${i}]`)
+              }
+              onRemove={() => edit(withoutIngredient(formula, line.key), '')}
+            />
+          </li>
+        ))}
+      </ul>
+      {said(error, 'formula.ingredients') && (
+        <p className="trouble">{said(error, 'formula.ingredients')}</p>
+      )}
+      <Select
+        label="One more"
+        searchable
+        placeholder="name of a herb, an oil, a brew"
+        data={data}
+        value={adding}
+        onChange={(material) => {
+          if (material) edit(withIngredient(formula, material), '');
+          setAdding(null);
+        }}
+      />
+    </section>
+  );
+}
+
+function Amount({
+  line,
+  name,
+  onChange,
+  error,
+  onRemove,
+}: {
+  line: Ingredient;
+  name: string;
+  onChange: (next: Ingredient) => void;
+  error: string | undefined;
+  onRemove: () => void;
+}) {
+  const measure = measureOf(line);
+  const value = line[measure] ?? '';
+  const plain = { key: line.key, material: line.material };
+  return (
+    <>
+      <div className="row end">
+        <NumberInput
+          aria-label={`How much of ${name}`}
+          style={{ flex: '1 1 90px' }}
+          value={value}
+          onChange={(v) => onChange({ ...plain, [measure]: v === '' ? 0 : Number(v) })}
+          error={error}
+        />
+        <Select
+          aria-label={`Measure of ${name}`}
+          style={{ flex: '1 1 130px' }}
+          data={MEASURES}
+          value={measure}
+          onChange={(m) => onChange({ ...plain, [m as Measure]: Number(value) || 1 })}
+        />
+        <Button variant="subtle" aria-label={`Take ${name} out`} onClick={onRemove}>
+          ✕
+        </Button>
+      </div>
+      {measure === 'parts' && !line.material.startsWith('brew:') && (
+        <Typed line={line} onGrams={(grams) => onChange({ ...plain, parts: grams })} />
+      )}
+    </>
+  );
+}
+
+/** An amount as a maker types it, weighed by the server. */
+function Typed({ line, onGrams }: { line: Ingredient; onGrams: (grams: number) => void }) {
+  const [text, setText] = useState('');
+  const [answer, setAnswer] = useState('');
+  const [error, setError] = useState<string>();
+  const read = async () => {
+    if (!text.trim()) return;
+    try {
+      const amount = await ask(
+        api.GET('/api/amounts', { params: { query: { text, material: line.material } } }),
+      );
+      setError(amount.slips[0] ? `${amount.slips[0].what} ${amount.slips[0].cure}` : undefined);
+      setAnswer(`${amount.read}: ${figure(amount.grams)} g (${amount.beside.join(', ')})`);
+      if (!amount.slips.some((s) => s.severity === 'ERROR'))
+        onGrams(Number(amount.grams.toPrecision(4)));
+    } catch (e) {
+      setError(e instanceof ProblemError ? e.message : 'That could not be read.');
+      setAnswer('');
+    }
+  };
+  return (
+    <TextInput
+      size="xs"
+      aria-label={`Amount in words`}
+      placeholder="or in words: 1 1/2 tbsp, ¼ c, 2 sprigs"
+      value={text}
+      onChange={(e) => setText(e.currentTarget.value)}
+      onBlur={() => void read()}
+      onKeyDown={(e) => {
+        if (e.key === 'Enter') void read();
+      }}
+      description={answer || undefined}
+      inputWrapperOrder={['input', 'description', 'error']}
+      error={error}
+    />
+  );
+}

@@ -1,0 +1,247 @@
+import { TextInput } from '@mantine/core';
+import { useMemo } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import type { Handbook, Material, MethodView } from '../../api/client';
+import { useHandbook, useMaterials, useMethods } from '../../api/queries';
+import { duration, figure } from '../../app/format';
+import { Failed, Waiting } from '../../app/states';
+import { figureWords } from './figures';
+
+interface Entry {
+  id: string;
+  part: string;
+  title: string;
+  text: string;
+  body: React.ReactNode;
+}
+
+/** Everything that Dremsa goes by, from the data that it reckons with; found by any word of it. */
+export function HandbookPage() {
+  const methods = useMethods();
+  const handbook = useHandbook();
+  const materials = useMaterials();
+  const [params, setParams] = useSearchParams();
+  const find = params.get('find') ?? '';
+  const entries = useMemo(
+    () => [
+      ...(methods.data ?? []).map(method),
+      ...(handbook.data ? general(handbook.data) : []),
+      ...(methods.data ? schools(methods.data) : []),
+      ...(materials.data ?? []).map(material),
+      ...(handbook.data ? model(handbook.data) : []),
+    ],
+    [methods.data, handbook.data, materials.data],
+  );
+  if (methods.isPending || handbook.isPending || materials.isPending) return <Waiting />;
+  const error = methods.error ?? handbook.error ?? materials.error;
+  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = entries.filter((e) =>
+    words.every((w) => (e.part + ' ' + e.title + ' ' + e.text).toLowerCase().includes(w)),
+  );
+  const parts = [...new Set(found.map((e) => e.part))];
+  return (
+    <main className="page" id="main" style={{ maxWidth: 980 }}>
+      <h1>Handbook</h1>
+      {error && <Failed error={error} />}
+      <TextInput
+        label="Find"
+        type="search"
+        placeholder="latex, steep, Food Code, linseed, …"
+        value={find}
+        onChange={(e) =>
+          setParams(e.currentTarget.value ? { find: e.currentTarget.value } : {}, { replace: true })
+        }
+        style={{ maxWidth: 460, margin: '8px 0' }}
+      />
+      <p className="soft small" role="status">
+        {found.length === 0
+          ? 'Nothing says that. Try another word.'
+          : `${found.length} of ${entries.length} entries`}
+      </p>
+      {parts.map((part) => (
+        <section key={part} aria-label={part} style={{ marginTop: 14 }}>
+          <h2>{part}</h2>
+          <div className="lines">
+            {found
+              .filter((e) => e.part === part)
+              .map((e) => (
+                <details key={e.id} id={e.id} open={found.length <= 3} className="entry">
+                  <summary>{e.title}</summary>
+                  {e.body}
+                </details>
+              ))}
+          </div>
+        </section>
+      ))}
+    </main>
+  );
+}
+
+function method(m: MethodView): Entry {
+  const guides = m.steps
+    .map((s) => [s.headline, s.step.guide?.cue, s.step.guide?.early, s.step.guide?.late].join(' '))
+    .join(' ');
+  return {
+    id: `method-${m.method}`,
+    part: 'Methods',
+    title: m.name,
+    text: [m.about, m.leftovers, ...m.mistakes, ...m.equipment, guides].join(' '),
+    body: (
+      <div className="stack">
+        <p>{m.about}</p>
+        <p className="soft">
+          {m.equipment.join(', ')} · hands for about {duration(m.handsMinutes)}
+          {m.waterToHerb && ` · liquid to herb by weight: ${figureWords(m.waterToHerb)}`}
+        </p>
+        <ol className="steps">
+          {m.steps.map((s, i) => (
+            <li key={i}>
+              <h3>
+                {s.headline}
+                {s.step.window && (
+                  <span className="soft">
+                    {' '}
+                    {duration(s.step.window.shortest!)} to {duration(s.step.window.longest!)}
+                  </span>
+                )}
+              </h3>
+              {s.step.guide?.cue && <p>Look for: {s.step.guide.cue}</p>}
+              {s.step.guide?.early && <p className="soft">Too soon: {s.step.guide.early}</p>}
+              {s.step.guide?.late && <p className="soft">Too long: {s.step.guide.late}</p>}
+            </li>
+          ))}
+        </ol>
+        <h3>What goes wrong</h3>
+        <ul className="plain">
+          {m.mistakes.map((x) => (
+            <li key={x}>{x}</li>
+          ))}
+        </ul>
+        <p>
+          <b>What is left:</b> {m.leftovers}
+        </p>
+        <p>
+          <Link to={`/choose/${m.model}`}>A formula of this method</Link>
+        </p>
+      </div>
+    ),
+  };
+}
+
+function plain(part: string, id: string, title: string, text: string): Entry {
+  return { id, part, title, text, body: <p>{text}</p> };
+}
+
+function general(h: Handbook): Entry[] {
+  return [
+    ...h.cautions.map((c, i) => plain('Cautions', `caution-${i}`, c.split(/[:.]/)[0]!, c)),
+    ...h.hardStops.map((s, i) =>
+      plain(
+        'Throw it away at any age',
+        `stop-${i}`,
+        s.words,
+        s.normalForFerment
+          ? 'A ferment bubbles a little and smells sourish; putrid, pink or furry is a stop there too.'
+          : 'Whatever its date says.',
+      ),
+    ),
+    ...h.beliefs.map((b, i) => plain('Beliefs', `belief-${i}`, b.claim, b.answer)),
+    ...h.keepingClasses.map((k) => {
+      const by = k.schools
+        .map(
+          (s) =>
+            `${s.school.toLowerCase()}: ${s.budgetDays != null ? `${figure(s.budgetDays)} days of life at 5 °C, ` : ''}at most ${figure(s.capDays)} days after straining`,
+        )
+        .join('; ');
+      const room =
+        k.roomHours == null
+          ? 'no shorter at room temperature'
+          : k.roomHours === 0
+            ? 'at room temperature for use at once'
+            : `${figure(k.roomHours)} h at room temperature`;
+      return plain(
+        'How long it keeps',
+        `keep-${k.keepingClass}`,
+        k.words,
+        `${by}; ${room}; frozen ${figure(k.freezerDays)} days${k.publishedDays != null ? `; published figure ${figure(k.publishedDays)} days` : ''}.`,
+      );
+    }),
+    ...h.wearers.map((w) =>
+      plain(
+        'Essential oils by head',
+        `wearer-${w.id}`,
+        w.words,
+        w.essentialPercent === 0
+          ? 'No essential oil.'
+          : `All essential oils together at most ${w.essentialPercent} % of the finished brew (our house limit).`,
+      ),
+    ),
+  ];
+}
+
+function schools(methods: MethodView[]): Entry[] {
+  const all = new Map(methods.flatMap((m) => m.schools).map((s) => [s.id, s]));
+  return [...all.values()].map((s) => ({
+    id: `school-${s.id}`,
+    part: 'Where makers disagree',
+    title: s.question,
+    text: s.choices.map((c) => [c.name, c.says, c.why].join(' ')).join(' '),
+    body: (
+      <ul className="plain">
+        {s.choices.map((c) => (
+          <li key={c.id}>
+            <b>{c.name}</b>
+            {c.ours ? ' (ours)' : ''}: {c.says} {c.ours && c.why}
+          </li>
+        ))}
+      </ul>
+    ),
+  }));
+}
+
+function material(m: Material): Entry {
+  const figures = Object.entries(m.figures ?? {});
+  return {
+    id: `material-${m.id}`,
+    part: 'Materials',
+    title: m.name,
+    text: [m.inci, m.kindWords, m.note, ...figures.map(([, f]) => f.source)].join(' '),
+    body: (
+      <div className="stack">
+        <p>
+          {m.kindWords}
+          {m.inci ? ` · ${m.inci}` : ''}
+          {m.own ? ' · this household’s own' : ''}
+        </p>
+        {m.note && <p className="caution">{m.note}</p>}
+        <ul className="plain">
+          {figures.map(([property, f]) => (
+            <li key={property}>
+              <b>{property.toLowerCase().replaceAll('_', ' ')}</b>: {figureWords(f)}
+            </li>
+          ))}
+        </ul>
+      </div>
+    ),
+  };
+}
+
+function model(h: Handbook): Entry[] {
+  return [
+    ...h.explained.map((e) => ({
+      ...plain('How it is reckoned', `why-${e.result}`, e.title, e.words),
+      body: (
+        <>
+          <p>{e.words}</p>
+          {e.source && <p className="soft">{e.source}</p>}
+        </>
+      ),
+    })),
+    ...h.parameters.map((p) =>
+      plain('Numbers of the model', `parameter-${p.id}`, p.words, figureWords(p.figure)),
+    ),
+    ...h.sources.map((s, i) =>
+      plain('Sources', `source-${i}`, s, 'Named by figures of this handbook.'),
+    ),
+  ];
+}

@@ -1,0 +1,157 @@
+import { Button, Checkbox, Select } from '@mantine/core';
+import type { FormulaView, Prediction } from '../../api/client';
+import { said } from '../../app/fields';
+import { stepWords, TOOLS } from '../formulas/words';
+import { Dial } from './Dial';
+import { asItStands, type Draft, type Likeness } from './target';
+
+interface Props {
+  view: FormulaView;
+  draft: Draft;
+  prediction: Prediction | undefined;
+  error: unknown;
+  onChange: (part: Partial<Draft>) => void;
+}
+
+/** What is done otherwise this time; the formula stays as it is. */
+export function Otherwise({ view, draft, prediction, error, onChange }: Props) {
+  const plant = view.ingredients.find((i) => i.plant);
+  const thick = prediction?.thickness != null;
+  const water = prediction?.amounts.filter((a) => !a.plant).reduce((sum, a) => sum + a.grams, 0);
+  const plantGrams = prediction?.amounts.find((a) => a.ingredient === plant?.key)?.grams;
+  const strength = prediction?.strengths.find((s) => s.ingredient === plant?.key)?.gramsPer100Ml;
+  const begin = (likeness: Likeness) => {
+    const now =
+      likeness === 'RATIO'
+        ? water && plantGrams && water / plantGrams
+        : likeness === 'STRENGTH'
+          ? strength
+          : prediction?.thickness?.cold;
+    onChange({ likeness, like: likeness && now ? Number(now.toPrecision(3)) : '' });
+  };
+  const wrong = said(error, 'make.value', 'make.ingredient');
+  return (
+    <section aria-labelledby="otherwise">
+      <div className="row spread">
+        <h2 id="otherwise">This time</h2>
+        <Button variant="subtle" size="compact-md" onClick={() => onChange(asItStands(draft))}>
+          As the formula stands
+        </Button>
+      </div>
+      <div className="row end">
+        {view.variants.length > 0 && (
+          <Select
+            label="Variant"
+            style={{ flex: '1 1 150px' }}
+            value={draft.variant}
+            onChange={(variant) => onChange({ variant: variant! })}
+            data={[
+              { value: '', label: 'as it stands' },
+              ...view.variants.map((v) => ({ value: v.id, label: v.name })),
+            ]}
+          />
+        )}
+        {view.schools.map((s) => (
+          <Select
+            key={s.id}
+            label={s.question}
+            style={{ flex: '1 1 230px' }}
+            value={draft.choices[s.id] ?? ''}
+            onChange={(choice) => {
+              const others = Object.entries(draft.choices).filter(([id]) => id !== s.id);
+              const choices = Object.fromEntries(choice ? [...others, [s.id, choice]] : others);
+              onChange({ choices });
+            }}
+            data={[
+              { value: '', label: 'as it stands' },
+              ...s.choices.map((c) => ({
+                value: c.id,
+                label: c.name + (c.ours ? ' (ours)' : ''),
+              })),
+            ]}
+            description={s.choices.find((c) => c.id === draft.choices[s.id])?.says}
+            inputWrapperOrder={['label', 'input', 'description']}
+          />
+        ))}
+        {view.formula.steps.map((step, i) =>
+          step.tool ? (
+            <Select
+              key={i}
+              label={`Step ${i + 1}: strain through`}
+              style={{ flex: '1 1 160px' }}
+              data={TOOLS}
+              value={draft.tools[i] ?? step.tool}
+              onChange={(tool) =>
+                onChange({ tools: { ...draft.tools, [i]: tool as NonNullable<typeof step.tool> } })
+              }
+            />
+          ) : null,
+        )}
+        {view.formula.steps.map((step, i) =>
+          step.lid !== undefined && step.lid !== null ? (
+            <Checkbox
+              key={i}
+              size="md"
+              label={`Step ${i + 1}, ${stepWords(step).toLowerCase()}: lid on`}
+              checked={draft.lids[i] ?? step.lid}
+              onChange={(e) => onChange({ lids: { ...draft.lids, [i]: e.currentTarget.checked } })}
+              style={{ paddingBottom: 10 }}
+            />
+          ) : null,
+        )}
+      </div>
+      <div className="row end" style={{ marginTop: 8 }}>
+        <Select
+          label="Make it"
+          w={190}
+          value={draft.likeness}
+          onChange={(l) => begin(l as Likeness)}
+          data={[
+            { value: '', label: 'as the formula says' },
+            ...(plant
+              ? [
+                  { value: 'RATIO', label: 'by ratio' },
+                  { value: 'STRENGTH', label: 'by strength' },
+                ]
+              : []),
+            ...(thick ? [{ value: 'THICKNESS', label: 'by thickness' }] : []),
+          ]}
+          error={draft.likeness ? undefined : wrong}
+        />
+        {draft.likeness === 'RATIO' && (
+          <Dial
+            label={`Liquid to a gram of ${plant?.name.toLowerCase() ?? 'plant'}, g`}
+            value={draft.like}
+            range={[2, 100]}
+            step={0.5}
+            logarithmic
+            onChange={(like) => onChange({ like })}
+            error={wrong}
+          />
+        )}
+        {draft.likeness === 'STRENGTH' && (
+          <Dial
+            label="Plant for 100 mL, g"
+            value={draft.like}
+            range={[0.5, 30]}
+            step={0.1}
+            logarithmic
+            onChange={(like) => onChange({ like })}
+            error={wrong}
+          />
+        )}
+        {draft.likeness === 'THICKNESS' && (
+          <Dial
+            label="Thickness when cold, mPa·s"
+            value={draft.like}
+            range={[5, 3000]}
+            step={1}
+            logarithmic
+            onChange={(like) => onChange({ like })}
+            error={wrong}
+          />
+        )}
+      </div>
+    </section>
+  );
+}

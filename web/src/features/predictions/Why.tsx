@@ -1,0 +1,72 @@
+import { Button, Modal } from '@mantine/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { Prediction } from '../../api/client';
+import { useHandbook } from '../../api/queries';
+import { figure } from '../../app/format';
+import { figureWords } from '../handbook/figures';
+
+interface Props {
+  /** Name of the result: bottled, held, steam, strength, thickness, keeps, cost. */
+  result: string;
+  prediction: Prediction;
+}
+
+const UNIT: Record<string, string> = {
+  bottled: 'mL',
+  held: 'g',
+  steam: 'g',
+  strength: '%',
+  thickness: 'mPa·s',
+  keeps: 'h',
+};
+
+/** Opens the reasons behind a figure: equation in words, what moves it, ranges and sources. */
+export function Why({ result, prediction }: Props) {
+  const [open, setOpen] = useState(false);
+  const handbook = useHandbook();
+  const told = handbook.data?.explained.find((e) => e.result === result);
+  const moves = prediction.influences.filter((i) => i.result === result);
+  const unit = UNIT[result] ?? '';
+  const title = told?.title ?? 'Why';
+  return (
+    <>
+      <Button
+        variant="subtle"
+        size="compact-sm"
+        className="why"
+        aria-label={`Why: ${title}`}
+        onClick={() => setOpen(true)}
+      >
+        why?
+      </Button>
+      <Modal
+        opened={open}
+        onClose={() => setOpen(false)}
+        title={title}
+        closeButtonProps={{ 'aria-label': 'Close' }}
+        size="lg"
+      >
+        <div className="stack">
+          <p>{told?.words}</p>
+          {told?.source && <p className="soft small">{told.source}</p>}
+          {moves.length > 0 && <h3>What moves it most</h3>}
+          <ul className="lines">
+            {moves.map((m) => (
+              <li key={m.what}>
+                <b>{m.what}</b>
+                <p className="small">{figureWords(m.figure)}</p>
+                <p className="soft small">
+                  From its low to its high: {figure(m.atLow)} to {figure(m.atHigh)} {unit}
+                </p>
+              </li>
+            ))}
+          </ul>
+          <p>
+            <Link to={`/learn?find=${encodeURIComponent(title)}`}>In the handbook</Link>
+          </p>
+        </div>
+      </Modal>
+    </>
+  );
+}
