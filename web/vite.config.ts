@@ -1,4 +1,5 @@
 import react from '@vitejs/plugin-react';
+import { loadEnv } from 'vite';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
@@ -6,7 +7,7 @@ export default defineConfig({
   build: { chunkSizeWarningLimit: 1200 },
   server: {
     host: '127.0.0.1',
-    proxy: { '/api': 'http://127.0.0.1:8080' },
+    proxy: { '/api': `http://127.0.0.1:${loadEnv('', '.', 'DREMSA_').DREMSA_PORT ?? 8080}` },
     // The catalogue of core, which a test holds against a published table.
     fs: { allow: ['..'] },
   },

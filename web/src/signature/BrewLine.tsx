@@ -48,8 +48,15 @@ export function BrewLine({ prediction, format, nowMinute, onMinutes, selected, o
   const bottom = 158;
   const y = (c: number) => bottom - (Math.max(0, Math.min(100, c)) / 100) * (bottom - top);
   const line = prediction.trace.map((p) => `${x(p.minute).toFixed(1)} ${y(p.celsius).toFixed(1)}`);
+  const endC = prediction.trace.at(-1)?.celsius ?? 0;
+  const startC = prediction.trace[0]?.celsius ?? 0;
+  /** Where a temperature is named: at the end at which the line is not in the way. */
+  const atLeft = (c: number) => Math.abs(endC - c) < 14 && Math.abs(startC - c) >= 14;
   const barY = bottom + 8;
-  const barH = 28;
+  const barH = 18;
+  // The window stands below the steps: what follows the long step is not hidden by its "late".
+  const windowY = barY + barH + 5;
+  const windowH = 26;
   const tickEvery = [5, 10, 30, 60, 120, 240, 720, 1440, 2880, 10080].find(
     (t) => end / t <= (narrow ? 4 : 7),
   );
@@ -87,7 +94,7 @@ export function BrewLine({ prediction, format, nowMinute, onMinutes, selected, o
       {
         key: 'late',
         a: start + longest,
-        b: end,
+        b: Math.min(end, start + Math.max(longest * 1.6, chosen * 1.1)),
         fill: 'var(--weld-pale)',
         ink: 'var(--on-weld)',
         word: 'late',
@@ -100,7 +107,7 @@ export function BrewLine({ prediction, format, nowMinute, onMinutes, selected, o
     : '';
   return (
     <figure ref={ref} style={{ margin: 0 }}>
-      <svg width="100%" viewBox={`0 0 ${w} 214`} role="group" aria-label="The brew line">
+      <svg width="100%" viewBox={`0 0 ${w} 236`} role="group" aria-label="The brew line">
         <title>{`The brew takes ${duration(prediction.totalMinutes)}. ${main ? `${main.headline}: ${strainLabel}.` : ''}`}</title>
         <Patterns id={id} />
         {ticks.map((t) => (
@@ -108,6 +115,13 @@ export function BrewLine({ prediction, format, nowMinute, onMinutes, selected, o
             {duration(t)}
           </text>
         ))}
+        <polyline
+          points={line.join(' ')}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="3"
+          strokeLinejoin="round"
+        />
         {prediction.landmarks
           .filter((l) => l.id !== 'SCALP')
           .map((l) => (
@@ -117,42 +131,39 @@ export function BrewLine({ prediction, format, nowMinute, onMinutes, selected, o
                 stroke="var(--ink-soft)"
                 strokeDasharray="2 5"
               />
-              <text x={x1} y={y(l.celsius) - 5} fontSize="12.5" textAnchor="end" className="soft">
+              <text
+                x={atLeft(l.celsius) ? x0 : x1}
+                y={y(l.celsius) - 5}
+                fontSize="12.5"
+                textAnchor={atLeft(l.celsius) ? 'start' : 'end'}
+                className="soft halo"
+              >
                 {format.celsius(l.celsius)} {narrow ? '' : l.words}
               </text>
             </g>
           ))}
-        <polyline
-          points={line.join(' ')}
-          fill="none"
-          stroke="var(--ink)"
-          strokeWidth="3"
-          strokeLinejoin="round"
-        />
-        {prediction.steps
-          .filter((s) => s !== main)
-          .map((s) => (
-            <rect
-              key={s.index}
-              x={x(s.startMinute)}
-              y={barY}
-              width={Math.max(2, x(s.endMinute) - x(s.startMinute))}
-              height={barH}
-              fill="var(--ink)"
-              stroke="var(--linen)"
-              strokeWidth=".8"
-            >
-              <title>{`${s.headline}, ${duration(s.endMinute - s.startMinute)}`}</title>
-            </rect>
-          ))}
+        {prediction.steps.map((s) => (
+          <rect
+            key={s.index}
+            x={x(s.startMinute)}
+            y={barY}
+            width={Math.max(2, x(s.endMinute) - x(s.startMinute))}
+            height={barH}
+            fill={s === main ? 'var(--woad)' : 'var(--ink)'}
+            stroke="var(--linen)"
+            strokeWidth="1.5"
+          >
+            <title>{`${s.headline}, ${duration(s.endMinute - s.startMinute)}`}</title>
+          </rect>
+        ))}
         {spans &&
           spans.map((s) => (
             <g key={s.key}>
               <rect
                 x={x(s.a)}
-                y={barY}
+                y={windowY}
                 width={x(s.b) - x(s.a)}
-                height={barH}
+                height={windowH}
                 fill={s.fill}
                 stroke="var(--ink)"
                 strokeWidth="1.5"
@@ -160,7 +171,7 @@ export function BrewLine({ prediction, format, nowMinute, onMinutes, selected, o
               {x(s.b) - x(s.a) > s.word.length * 7 + 8 && (
                 <text
                   x={(x(s.a) + x(s.b)) / 2}
-                  y={barY + 19}
+                  y={windowY + 18}
                   textAnchor="middle"
                   fontSize="13.5"
                   fontWeight="700"
@@ -185,7 +196,7 @@ export function BrewLine({ prediction, format, nowMinute, onMinutes, selected, o
               <rect x={strainX - 18} y={top - 10} width="36" height="180" fill="transparent" />
             )}
             <path
-              d={`M${strainX} ${top - 4}V${barY + barH}`}
+              d={`M${strainX} ${top - 4}V${windowY + windowH}`}
               stroke="var(--ink)"
               strokeWidth="2.5"
             />
@@ -201,6 +212,7 @@ export function BrewLine({ prediction, format, nowMinute, onMinutes, selected, o
               y={top + 3}
               fontSize={narrow ? 12.5 : 14}
               fontWeight="700"
+              className="halo"
               textAnchor={labelLeft ? 'end' : 'start'}
             >
               {strainLabel}
@@ -227,13 +239,13 @@ export function BrewLine({ prediction, format, nowMinute, onMinutes, selected, o
         {nowMinute !== undefined && (
           <g>
             <path
-              d={`M${x(nowMinute)} ${top + 12}V${barY + barH + 6}`}
+              d={`M${x(nowMinute)} ${top + 12}V${windowY + windowH + 4}`}
               stroke="var(--woad)"
               strokeWidth="4"
             />
             <text
               x={x(nowMinute)}
-              y={barY + barH + 19}
+              y={windowY + windowH + 17}
               textAnchor="middle"
               fontSize="13"
               fontWeight="700"

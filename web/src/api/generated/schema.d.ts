@@ -1318,6 +1318,8 @@ export interface components {
             calibrated?: {
                 [key: string]: components["schemas"]["FigureJson"];
             };
+            /** Format: double */
+            scaleStep?: number;
         };
         LandmarkJson: {
             id: string;
@@ -1502,12 +1504,10 @@ export interface components {
         NewLot: {
             material: string;
             /** @enum {string} */
-            origin: "HARVESTED" | "BOUGHT" | "DRIED";
+            origin: "HARVESTED" | "BOUGHT";
             amount: components["schemas"]["AmountJson"];
             /** Format: date */
             gotOn?: string;
-            /** Format: date */
-            openedOn?: string;
             /** Format: double */
             price?: number;
             place?: string;
@@ -1551,6 +1551,8 @@ export interface components {
             scoopErrorPercent: number;
             /** Format: int32 */
             drops?: number;
+            /** Format: double */
+            weighed?: number;
             beside: string[];
         };
         PredictionJson: {

@@ -118,17 +118,15 @@ function Amount({
   const plain = { key: line.key, material: line.material };
   return (
     <>
-      <div className="row end">
+      <div className="amount-line">
         <NumberInput
           aria-label={`How much of ${name}`}
-          style={{ flex: '1 1 90px' }}
           value={value}
           onChange={(v) => onChange({ ...plain, [measure]: v === '' ? 0 : Number(v) })}
           error={error}
         />
         <Select
           aria-label={`Measure of ${name}`}
-          style={{ flex: '1 1 130px' }}
           data={MEASURES}
           value={measure}
           onChange={(m) => onChange({ ...plain, [m as Measure]: Number(value) || 1 })}

@@ -80,6 +80,11 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
       <div className="two">
         <div className="stack">
           <TargetForm draft={draft} plant={plant?.name} error={problem} onChange={change} />
+          {problem instanceof ProblemError && (
+            <p className="trouble" role="alert">
+              {problem.message}
+            </p>
+          )}
           <Otherwise
             view={formula}
             draft={draft}
@@ -87,11 +92,6 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
             error={problem}
             onChange={change}
           />
-          {problem instanceof ProblemError && (
-            <p className="trouble" role="alert">
-              {problem.message}
-            </p>
-          )}
           {p && (
             <div className="stack" style={{ opacity: stale ? 0.35 : 1 }}>
               <section aria-labelledby="account">
@@ -110,8 +110,18 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
                   onWanted={(ml) => change({ kind: 'VOLUME', ml, unit: 'ml' })}
                 />
                 <p className="soft small">
-                  {rangeWords(p)} <Why result="bottled" prediction={p} /> Held{' '}
-                  <Why result="held" prediction={p} /> Steam <Why result="steam" prediction={p} />
+                  {rangeWords(p)} Why so much{' '}
+                  <Why result="bottled" prediction={p}>
+                    in the bottle
+                  </Why>
+                  ,{' '}
+                  <Why result="held" prediction={p}>
+                    held
+                  </Why>
+                  ,{' '}
+                  <Why result="steam" prediction={p}>
+                    steam
+                  </Why>
                 </p>
               </section>
               {p.findings.map((f) => (

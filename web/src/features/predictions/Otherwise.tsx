@@ -30,14 +30,20 @@ export function Otherwise({ view, draft, prediction, error, onChange }: Props) {
     onChange({ likeness, like: likeness && now ? Number(now.toPrecision(3)) : '' });
   };
   const wrong = said(error, 'make.value', 'make.ingredient');
+  const changed = JSON.stringify(asItStands(draft)) !== JSON.stringify(draft);
   return (
-    <section aria-labelledby="otherwise">
-      <div className="row spread">
-        <h2 id="otherwise">This time</h2>
+    <details className="otherwise" open={changed || undefined}>
+      <summary>
+        <span className="strong">Otherwise this time</span>{' '}
+        <span className="soft small">
+          {changed ? 'something is changed' : 'variant, school, strength, thickness, cloth, lid'}
+        </span>
+      </summary>
+      {changed && (
         <Button variant="subtle" size="compact-md" onClick={() => onChange(asItStands(draft))}>
           As the formula stands
         </Button>
-      </div>
+      )}
       <div className="row end">
         {view.variants.length > 0 && (
           <Select
@@ -152,6 +158,6 @@ export function Otherwise({ view, draft, prediction, error, onChange }: Props) {
           />
         )}
       </div>
-    </section>
+    </details>
   );
 }

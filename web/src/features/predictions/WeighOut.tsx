@@ -67,9 +67,10 @@ export function WeighOut({ title, prediction: p, stale }: Props) {
           <li key={a.ingredient} className="figure-line">
             <span className="strong">{a.name}</span>
             <span className="strong">
-              {a.drops != null ? `${a.drops} drops` : `${figure(a.grams)} g`}
+              {a.drops != null ? `${a.drops} drops` : `${figure(a.weighed ?? a.grams)} g`}
             </span>
             <span className="soft small">
+              {a.weighed == null && a.drops == null && 'too little for your scale: '}
               {a.scoops || 'less than the smallest spoon'}
               {Math.abs(a.scoopErrorPercent) >= 0.5 && a.scoops
                 ? ` · ${a.scoopErrorPercent > 0 ? '+' : '−'}${figure(Math.abs(a.scoopErrorPercent))} %`

@@ -10,6 +10,8 @@ interface Props {
   /** Name of the result: bottled, held, steam, strength, thickness, keeps, cost. */
   result: string;
   prediction: Prediction;
+  /** What the button says; "why?" without. */
+  children?: string;
 }
 
 const UNIT: Record<string, string> = {
@@ -22,7 +24,7 @@ const UNIT: Record<string, string> = {
 };
 
 /** Opens the reasons behind a figure: equation in words, what moves it, ranges and sources. */
-export function Why({ result, prediction }: Props) {
+export function Why({ result, prediction, children }: Props) {
   const [open, setOpen] = useState(false);
   const handbook = useHandbook();
   const told = handbook.data?.explained.find((e) => e.result === result);
@@ -38,7 +40,7 @@ export function Why({ result, prediction }: Props) {
         aria-label={`Why: ${title}`}
         onClick={() => setOpen(true)}
       >
-        why?
+        {children ?? 'why?'}
       </Button>
       <Modal
         opened={open}

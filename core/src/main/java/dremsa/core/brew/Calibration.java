@@ -118,7 +118,8 @@ public final class Calibration {
             kitchen.scoops(),
             kitchen.climate(),
             kitchen.parameters(),
-            kitchen.counts());
+            kitchen.counts(),
+            kitchen.scaleStep());
     Prediction p =
         Brew.of(water, with, Materials.standard())
             .untraced(1, VesselChoice.NONE.with(pot), Facts.NONE);

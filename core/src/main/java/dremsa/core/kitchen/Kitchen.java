@@ -19,6 +19,7 @@ import java.util.Set;
  * @param climate room, fridge and freezer
  * @param parameters of the model, calibrated or default
  * @param counts what a pinch, a handful, a glass or a scoop holds here
+ * @param scaleStep what the kitchen scale shows at least, g; 0 without a scale
  */
 public record Kitchen(
     List<Hob> hobs,
@@ -27,14 +28,21 @@ public record Kitchen(
     ScoopSet scoops,
     Climate climate,
     ModelParameters parameters,
-    CountMeasures counts) {
+    CountMeasures counts,
+    double scaleStep) {
+  /** What a usual kitchen scale shows, g. */
+  public static final double USUAL_SCALE_STEP = 1;
+
   public Kitchen {
     hobs = List.copyOf(hobs);
     vessels = List.copyOf(vessels);
     strainers = Set.copyOf(strainers);
+    if (!(scaleStep >= 0 && scaleStep <= 50)) {
+      throw new IllegalArgumentException("a scale shows steps of 0 to 50 g, not " + scaleStep);
+    }
   }
 
-  /** A kitchen in which a pinch, a handful, a glass and a scoop have the stated sizes. */
+  /** A kitchen with a usual scale, in which loose measures have the stated sizes. */
   public Kitchen(
       List<Hob> hobs,
       List<Vessel> vessels,
@@ -42,7 +50,15 @@ public record Kitchen(
       ScoopSet scoops,
       Climate climate,
       ModelParameters parameters) {
-    this(hobs, vessels, strainers, scoops, climate, parameters, CountMeasures.usual());
+    this(
+        hobs,
+        vessels,
+        strainers,
+        scoops,
+        climate,
+        parameters,
+        CountMeasures.usual(),
+        USUAL_SCALE_STEP);
   }
 
   /** What a home kitchen of this measure system usually has. */
@@ -86,16 +102,16 @@ public record Kitchen(
     double widthCm = Math.cbrt(millilitres / (1.3 * Math.PI / 4));
     changed.add(
         new Vessel("jar-largest", "Largest jar", VesselKind.JAR, widthCm, millilitres, true));
-    return new Kitchen(hobs, changed, strainers, scoops, climate, parameters, counts);
+    return new Kitchen(hobs, changed, strainers, scoops, climate, parameters, counts, scaleStep);
   }
 
   /** The same kitchen with other model parameters. */
   public Kitchen withParameters(ModelParameters changed) {
-    return new Kitchen(hobs, vessels, strainers, scoops, climate, changed, counts);
+    return new Kitchen(hobs, vessels, strainers, scoops, climate, changed, counts, scaleStep);
   }
 
   /** The same kitchen in another climate. */
   public Kitchen withClimate(Climate changed) {
-    return new Kitchen(hobs, vessels, strainers, scoops, changed, parameters, counts);
+    return new Kitchen(hobs, vessels, strainers, scoops, changed, parameters, counts, scaleStep);
   }
 }

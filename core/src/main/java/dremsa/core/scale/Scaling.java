@@ -196,7 +196,7 @@ public final class Scaling {
                     ingredient,
                     brew.materialOf(ingredient.key()).orElseThrow(),
                     prediction.amounts().get(ingredient.key()),
-                    brew.kitchen().scoops()))
+                    brew.kitchen()))
         .toList();
   }
 }

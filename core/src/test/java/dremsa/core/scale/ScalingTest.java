@@ -137,4 +137,30 @@ class ScalingTest {
               assertThat(e.high()).isEqualTo(20_000);
             });
   }
+
+  @Test
+  void theScaleTellsWhatItCanAndNeverMoreThanALimit() {
+    for (String id : new String[] {"linseed-gel", "linseed-msm", "linseed-conditioner"}) {
+      Solution.Reached reached = Kitchens.half(Kitchens.builtIn(id));
+      for (Portion portion : Scaling.portions(reached.brew(), reached.prediction())) {
+        double grams = portion.grams();
+        portion
+            .weighed()
+            .ifPresent(
+                shown -> {
+                  assertThat(shown).isCloseTo(grams, within(0.1 * grams));
+                  assertThat(shown % 1).isZero();
+                  if (portion.material().kind().role()
+                      == dremsa.core.material.MaterialKind.Role.ADDITIVE) {
+                    assertThat(shown).isLessThanOrEqualTo(grams);
+                  }
+                });
+        if (grams > 10) {
+          assertThat(portion.weighed()).isPresent();
+        } else if (grams < 0.9) {
+          assertThat(portion.weighed()).isEmpty();
+        }
+      }
+    }
+  }
 }

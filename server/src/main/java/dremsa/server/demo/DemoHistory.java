@@ -48,12 +48,14 @@ class DemoHistory {
   private final Runs runs;
   private final Shelf shelf;
   private final Kitchens kitchens;
+  private final DemoCupboard cupboard;
 
-  DemoHistory(Bench bench, Runs runs, Shelf shelf, Kitchens kitchens) {
+  DemoHistory(Bench bench, Runs runs, Shelf shelf, Kitchens kitchens, DemoCupboard cupboard) {
     this.bench = bench;
     this.runs = runs;
     this.shelf = shelf;
     this.kitchens = kitchens;
+    this.cupboard = cupboard;
   }
 
   void tell(UUID household, Instant now) {
@@ -71,8 +73,10 @@ class DemoHistory {
             plain.strainers(),
             plain.scoops(),
             plain.counts(),
-            plain.calibrated()),
+            plain.calibrated(),
+            plain.scaleStep()),
         0);
+    cupboard.fill(household, now);
     Random dice = new Random(31);
     int count = 0;
     for (double day = DAYS; day > THIS_WEEK_DAYS; day -= 2.4 + dice.nextDouble() * 2.2) {
@@ -81,6 +85,9 @@ class DemoHistory {
       brew(household, OFTEN[count % OFTEN.length], start, now, dice, count);
       count++;
     }
+    String own = cupboard.spray(household, now);
+    brew(household, own, now.minus(Duration.ofDays(52)), now, dice, 2);
+    brew(household, own, now.minus(Duration.ofDays(23)), now, dice, 2);
     thisWeek(household, now);
     brewing(household, now);
   }

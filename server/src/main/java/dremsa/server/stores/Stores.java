@@ -9,10 +9,12 @@ import dremsa.server.http.Problem;
 import dremsa.server.materials.HouseholdMaterials;
 import dremsa.server.predictions.LotPrices;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -20,8 +22,9 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps the lots: what comes in, what is taken, what is left. */
 @Service
-class Stores implements LotPrices {
+public class Stores implements LotPrices {
   static final int MOST_LOTS = 5000;
+  private static final int MOST_ITEMS = 200;
 
   /** What is less than this is crumbs, g. */
   private static final double CRUMBS = 0.05;
@@ -31,22 +34,45 @@ class Stores implements LotPrices {
 
   private final LotRepository lots;
   private final LotHappeningRepository happenings;
+  private final MinimumRepository minimums;
+  private final ShoppingRepository shopping;
   private final Households households;
   private final HouseholdMaterials materials;
 
   Stores(
       LotRepository lots,
       LotHappeningRepository happenings,
+      MinimumRepository minimums,
+      ShoppingRepository shopping,
       Households households,
       HouseholdMaterials materials) {
     this.lots = lots;
     this.happenings = happenings;
+    this.minimums = minimums;
+    this.shopping = shopping;
     this.households = households;
     this.materials = materials;
   }
 
-  /** What comes in. */
-  record Incoming(String material, Lot.Origin origin, double grams, Lot.Told told) {}
+  /** How something was got. */
+  public enum Got {
+    HARVESTED,
+    BOUGHT
+  }
+
+  /**
+   * What comes in.
+   *
+   * @param price for all of it; null when it is not known
+   */
+  public record Incoming(
+      String material,
+      Got got,
+      double grams,
+      LocalDate on,
+      @Nullable Double price,
+      String place,
+      String note) {}
 
   @Transactional
   public UUID add(UUID household, Incoming in, Instant at) {
@@ -55,21 +81,23 @@ class Stores implements LotPrices {
       throw Problem.conflict("There are " + MOST_LOTS + " lots already.");
     }
     known(household, in.material());
-    return put(household, in, null, at).id();
+    Lot.Origin origin = in.got() == Got.BOUGHT ? Lot.Origin.BOUGHT : Lot.Origin.HARVESTED;
+    Lot.Told told = new Lot.Told(in.on(), null, in.price(), in.place(), in.note());
+    return put(household, in.material(), origin, in.grams(), told, null, at).id();
   }
 
-  private Lot put(UUID household, Incoming in, UUID driedFrom, Instant at) {
+  private Lot put(
+      UUID household,
+      String material,
+      Lot.Origin origin,
+      double grams,
+      Lot.Told told,
+      @Nullable UUID driedFrom,
+      Instant at) {
     Lot lot =
         lots.saveAndFlush(
-            new Lot(
-                UUID.randomUUID(),
-                household,
-                in.material(),
-                in.origin(),
-                in.grams(),
-                driedFrom,
-                in.told()));
-    note(lot, null, at, LotHappening.Kind.GOT, -in.grams(), "");
+            new Lot(UUID.randomUUID(), household, material, origin, grams, driedFrom, told));
+    note(lot, null, at, LotHappening.Kind.GOT, -grams, "");
     return lot;
   }
 
@@ -137,11 +165,17 @@ class Stores implements LotPrices {
   /** Some of a harvest has dried: it becomes a lot of the dried plant. */
   @Transactional
   public UUID dry(
-      UUID household, UUID id, long version, double freshGrams, Incoming dried, Instant at) {
+      UUID household,
+      UUID id,
+      long version,
+      double freshGrams,
+      String driedMaterial,
+      double driedGrams,
+      Instant at) {
     households.changed(household);
     Lot lot = standing(household, id, version);
     Materials all = materials.of(household);
-    Material becomes = known(household, dried.material());
+    Material becomes = known(household, driedMaterial);
     if (all.otherForms(lot.materialId()).stream().noneMatch(m -> m.id().equals(becomes.id()))
         || becomes.kind().isFresh()) {
       throw Problem.invalid(
@@ -157,18 +191,27 @@ class Stores implements LotPrices {
               0,
               lot.leftGrams()));
     }
-    if (!(dried.grams() > 0 && dried.grams() < freshGrams)) {
+    if (!(driedGrams > 0 && driedGrams < freshGrams)) {
       throw Problem.invalid(
           FieldProblem.range(
               "dried.value",
-              String.valueOf(dried.grams()),
+              String.valueOf(driedGrams),
               "Dried it weighs less than fresh.",
               0,
               freshGrams));
     }
     double out = Math.min(freshGrams, lot.leftGrams());
-    takeOut(lot, null, out, at, LotHappening.Kind.DRIED, "%.1f g dried".formatted(dried.grams()));
-    return put(household, dried, lot.id(), at).id();
+    takeOut(lot, null, out, at, LotHappening.Kind.DRIED, "%.1f g dried".formatted(driedGrams));
+    LocalDate today = at.atZone(households.of(household).zone()).toLocalDate();
+    return put(
+            household,
+            driedMaterial,
+            Lot.Origin.DRIED,
+            driedGrams,
+            new Lot.Told(today, null, null, lot.place(), ""),
+            lot.id(),
+            at)
+        .id();
   }
 
   /** It is gone, whatever the record says is left. */
@@ -229,6 +272,30 @@ class Stores implements LotPrices {
                 left -= out;
               }
             });
+  }
+
+  /** Below how much a material is running out; 0 takes the minimum away. */
+  @Transactional
+  public void minimum(UUID household, String material, double grams) {
+    households.changed(household);
+    known(household, material);
+    StoreMinimum.Key key = new StoreMinimum.Key(household, material);
+    if (grams > 0) {
+      minimums.save(new StoreMinimum(key, grams));
+    } else if (minimums.existsById(key)) {
+      minimums.deleteById(key);
+    }
+    minimums.flush();
+  }
+
+  /** Puts something on the shopping list. */
+  @Transactional
+  public void wanted(UUID household, String words) {
+    households.changed(household);
+    if (shopping.countByHouseholdId(household) >= MOST_ITEMS) {
+      throw Problem.conflict("The list has " + MOST_ITEMS + " lines already.");
+    }
+    shopping.saveAndFlush(new ShoppingItem(UUID.randomUUID(), household, words.strip()));
   }
 
   /** What is left of each material, g. */

@@ -49,7 +49,6 @@ import org.springframework.web.bind.annotation.RestController;
 @Transactional
 class StoresController {
   private static final double MOST_GRAMS = 100_000;
-  private static final int MOST_ITEMS = 200;
 
   private final Stores stores;
   private final LotRepository lots;
@@ -136,10 +135,9 @@ class StoresController {
   record NewLot(
       @NotNull(message = "Say what it is.") @Size(max = 80, message = "At most 80 characters.")
           String material,
-      @NotNull(message = "Say how it was got.") Lot.Origin origin,
+      @NotNull(message = "Say how it was got.") Stores.Got origin,
       @NotNull(message = "Say how much.") @Valid AmountJson amount,
       @Nullable LocalDate gotOn,
-      @Nullable LocalDate openedOn,
       @Range(min = 0, max = 1_000_000, message = "A price is 0 to 1000000.") @Nullable Double price,
       @Size(max = 80, message = "At most 80 characters.") @Nullable String place,
       @Size(max = 300, message = "At most 300 characters.") @Nullable String note) {}
@@ -320,9 +318,6 @@ class StoresController {
     LocalDate today = today(household);
     LocalDate got = form.gotOn() == null ? today : form.gotOn();
     notLater("gotOn", got, today);
-    if (form.openedOn() != null) {
-      notLater("openedOn", form.openedOn(), today);
-    }
     Material material = material(household, form.material());
     double grams = grams("amount", form.amount(), material, MOST_GRAMS);
     idempotency.once(
@@ -337,8 +332,10 @@ class StoresController {
                     form.material(),
                     form.origin(),
                     grams,
-                    new Lot.Told(
-                        got, form.openedOn(), form.price(), text(form.place()), text(form.note()))),
+                    got,
+                    form.price(),
+                    text(form.place()),
+                    text(form.note())),
                 households.now(household)));
     return stores(member);
   }
@@ -405,11 +402,8 @@ class StoresController {
         id,
         form.version(),
         grams("fresh", form.fresh(), fresh, MOST_GRAMS),
-        new Stores.Incoming(
-            form.material(),
-            Lot.Origin.DRIED,
-            grams("dried", form.dried(), dried, MOST_GRAMS),
-            new Lot.Told(today(household), null, null, lot.place(), "")),
+        form.material(),
+        grams("dried", form.dried(), dried, MOST_GRAMS),
         households.now(household));
     return stores(member);
   }
@@ -439,15 +433,7 @@ class StoresController {
       @AuthenticationPrincipal Member member,
       @PathVariable String material,
       @Valid @RequestBody MinimumForm form) {
-    households.changed(member.household());
-    StoreMinimum.Key key = new StoreMinimum.Key(member.household(), material);
-    material(member.household(), material);
-    if (form.grams() > 0) {
-      minimums.save(new StoreMinimum(key, form.grams()));
-    } else if (minimums.existsById(key)) {
-      minimums.deleteById(key);
-    }
-    minimums.flush();
+    stores.minimum(member.household(), material, form.grams());
     return stores(member);
   }
 
@@ -490,12 +476,7 @@ class StoresController {
   @PostMapping("/api/shopping")
   @ResponseStatus(HttpStatus.CREATED)
   List<ShoppingLine> put(@AuthenticationPrincipal Member member, @Valid @RequestBody NewItem item) {
-    households.changed(member.household());
-    if (shopping.countByHouseholdId(member.household()) >= MOST_ITEMS) {
-      throw Problem.conflict("The list has " + MOST_ITEMS + " lines already.");
-    }
-    shopping.saveAndFlush(
-        new ShoppingItem(UUID.randomUUID(), member.household(), item.words().strip()));
+    stores.wanted(member.household(), item.words());
     return shoppingList(member);
   }
 

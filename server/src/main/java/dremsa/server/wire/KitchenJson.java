@@ -37,6 +37,7 @@ import org.jspecify.annotations.Nullable;
  * @param scoops spoons, cups and jugs owned
  * @param counts what a pinch, a handful, a glass and a scoop hold here, mL; the stated sizes where
  *     left out
+ * @param scaleStep what the kitchen scale shows at least, g; 0 without a scale, 1 when left out
  * @param calibrated parameters of the model that this household measured
  */
 public record KitchenJson(
@@ -63,7 +64,9 @@ public record KitchenJson(
                 String,
                 @Range(min = 0, max = 2000, message = "A measure holds 0 to 2000 mL.") Double>
             counts,
-    @Nullable Map<Parameter, @Valid FigureJson> calibrated) {
+    @Nullable Map<Parameter, @Valid FigureJson> calibrated,
+    @Range(min = 0, max = 50, message = "A scale shows steps of 0 to 50 g.")
+        @Nullable Double scaleStep) {
 
   /**
    * A cooking place; net powers into the pot.
@@ -128,7 +131,8 @@ public record KitchenJson(
             .collect(
                 Collectors.toMap(
                     KitchenMeasure::id, KitchenMeasure::size, (a, b) -> a, TreeMap::new)),
-        calibrated(kitchen.parameters()));
+        calibrated(kitchen.parameters()),
+        kitchen.scaleStep());
   }
 
   private static Map<Parameter, FigureJson> calibrated(ModelParameters parameters) {
@@ -176,7 +180,8 @@ public record KitchenJson(
                 .toList()),
         new Climate(roomC, fridgeC, freezerC),
         parameters(),
-        counts == null ? CountMeasures.usual() : CountMeasures.with(counts));
+        counts == null ? CountMeasures.usual() : CountMeasures.with(counts),
+        scaleStep == null ? Kitchen.USUAL_SCALE_STEP : scaleStep);
   }
 
   /** What was typed later than a trial counts. */

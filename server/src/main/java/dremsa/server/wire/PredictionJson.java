@@ -93,6 +93,7 @@ public record PredictionJson(
    * @param scoops in the household's measures, e.g. "2 × 1 tbsp"; empty when none is owned
    * @param scoopErrorPercent how far the scoops are off
    * @param drops for what is counted in drops
+   * @param weighed as the kitchen's scale shows it, g; null where it is too coarse for that
    * @param beside the same amount in other measures
    */
   public record PortionJson(
@@ -107,6 +108,7 @@ public record PredictionJson(
       String scoops,
       double scoopErrorPercent,
       @Nullable Integer drops,
+      @Nullable Double weighed,
       List<String> beside) {}
 
   /** The water account, g. */
@@ -252,6 +254,7 @@ public record PredictionJson(
         portion.scooped().words(),
         portion.scooped().error() * 100,
         portion.drops().orElse(null),
+        portion.weighed().orElse(null),
         Weighed.beside(portion.grams(), portion.millilitres(), null, measures));
   }
 
