@@ -1920,6 +1920,7 @@ export interface components {
             name: string;
             why: string;
             changes: components["schemas"]["ChangeJson"][];
+            differences: string[];
         };
         VerdictJson: {
             /** @enum {string} */

@@ -51,7 +51,7 @@ function Editor({ id, view }: { id: string; view: FormulaView }) {
     target: { kind: 'VOLUME', amount: { value: 500, unit: 'ml' } },
     ranges: false,
   });
-  const [step, setStep] = useState(0);
+  const [step, setStep] = useState(-1);
   useHotkeys(
     [
       ['mod+Z', () => editor.undo?.()],

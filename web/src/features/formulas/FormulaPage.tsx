@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, ask, keys, type FormulaView, type Prediction } from '../../api/client';
+import { api, ask, keys, type FormulaView, type Step, type StepPlan } from '../../api/client';
 import { useFormula, usePrediction } from '../../api/queries';
 import { duration, figure, useFormat } from '../../app/format';
 import { done, Failed, tell, Waiting } from '../../app/states';
@@ -49,7 +49,18 @@ function View({ id, view }: { id: string; view: FormulaView }) {
             <h2 id="goes">How it goes{p ? `: about ${duration(p.totalMinutes)}` : ''}</h2>
             {prediction.isError && <p className="trouble">{prediction.error.message}</p>}
             {p && <BrewLine prediction={p} format={format} />}
-            <Steps view={view} prediction={p} />
+            <Steps steps={view.formula.steps} planned={p?.steps} />
+            {view.formula.branches?.map((b, i) => (
+              <div key={b.name}>
+                <h3>
+                  {Math.round(b.share! * 100)} % {b.name}
+                </h3>
+                <Steps
+                  steps={b.steps}
+                  planned={p?.ways[i]?.prediction.steps.slice(view.formula.steps.length + 1)}
+                />
+              </div>
+            ))}
           </section>
           {view.schools.length > 0 && (
             <section aria-labelledby="schools">
@@ -169,11 +180,11 @@ function Actions({ id, view }: { id: string; view: FormulaView }) {
   );
 }
 
-function Steps({ view, prediction }: { view: FormulaView; prediction: Prediction | undefined }) {
+function Steps({ steps, planned: plans }: { steps: Step[]; planned: StepPlan[] | undefined }) {
   return (
     <ol className="steps">
-      {view.formula.steps.map((step, i) => {
-        const planned = prediction?.steps[i];
+      {steps.map((step, i) => {
+        const planned = plans?.[i];
         return (
           <li key={i}>
             <h3>
@@ -224,7 +235,7 @@ function Variants({ id, view }: { id: string; view: FormulaView }) {
           <li key={v.id}>
             <Link to={`/choose/${id}/measure?variant=${v.id}`}>{v.name}</Link>
             <p className="small">{v.why}</p>
-            <p className="soft small">{v.changes.map((c) => c.words).join('; ')}</p>
+            <p className="soft small">{v.differences.join('; ')}</p>
           </li>
         ))}
       </ul>

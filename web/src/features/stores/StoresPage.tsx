@@ -407,7 +407,7 @@ function Shopping() {
       <h2 id="shopping">To get</h2>
       <ul className="lines">
         {list.data?.map((line) => (
-          <li key={line.id ?? line.words} className="row spread">
+          <li key={line.id ?? line.words} className="beside-end">
             {line.id ? (
               <>
                 <Checkbox

@@ -109,7 +109,8 @@ class FormulasTest {
     brew(id);
     Visitor.Answer view = owner.get("/api/formulas/" + id);
     assertThat(view.at("/kept").size()).isEqualTo(2);
-    assertThat(view.text("/kept/0/differences/0")).contains("80 parts instead of");
+    assertThat(view.text("/kept/0/differences/0"))
+        .startsWith("Lemon balm leaf, dried: 80 parts instead of");
     assertThat(view.at("/brewed").size()).isEqualTo(2);
     assertThat(view.at("/brewed/0/version").asInt()).isEqualTo(2);
     assertThat(view.text("/copiedFrom")).isEqualTo("Lemon balm spray");

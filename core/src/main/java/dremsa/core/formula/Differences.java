@@ -3,6 +3,7 @@ package dremsa.core.formula;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /** Tells how one state of a formula differs from another, in a maker's words. */
 public final class Differences {
@@ -14,10 +15,28 @@ public final class Differences {
    */
   public record Difference(String place, String words) {}
 
-  private Differences() {}
+  private final UnaryOperator<String> names;
 
-  /** The differences from an earlier to a later state; empty when there is none. */
+  private Differences(UnaryOperator<String> names) {
+    this.names = names;
+  }
+
+  /** The differences, materials told by their ids; empty when there is none. */
   public static List<Difference> between(Formula earlier, Formula later) {
+    return between(earlier, later, UnaryOperator.identity());
+  }
+
+  /**
+   * The differences from an earlier to a later state; empty when there is none.
+   *
+   * @param names gives a material's name for its id
+   */
+  public static List<Difference> between(
+      Formula earlier, Formula later, UnaryOperator<String> names) {
+    return new Differences(names).of(earlier, later);
+  }
+
+  private List<Difference> of(Formula earlier, Formula later) {
     List<Difference> all = new ArrayList<>();
     if (!earlier.name().equals(later.name())) {
       all.add(new Difference("name", "named '" + later.name() + "'"));
@@ -39,20 +58,27 @@ public final class Differences {
     return all;
   }
 
-  private static void ingredients(Formula earlier, Formula later, List<Difference> all) {
+  private void ingredients(Formula earlier, Formula later, List<Difference> all) {
     for (int i = 0; i < later.ingredients().size(); i++) {
       Ingredient now = later.ingredients().get(i);
       String place = "ingredients[" + i + "]";
       Optional<Ingredient> before = earlier.ingredient(now.key());
       if (before.isEmpty()) {
-        all.add(new Difference(place, "with " + now.material() + ", " + words(now.proportion())));
+        all.add(
+            new Difference(
+                place, "with " + names.apply(now.material()) + ", " + words(now.proportion())));
       } else if (!before.get().material().equals(now.material())) {
-        all.add(new Difference(place, now.material() + " instead of " + before.get().material()));
+        all.add(
+            new Difference(
+                place,
+                names.apply(now.material())
+                    + " instead of "
+                    + names.apply(before.get().material())));
       } else if (!before.get().proportion().equals(now.proportion())) {
         all.add(
             new Difference(
                 place,
-                now.material()
+                names.apply(now.material())
                     + ": "
                     + words(now.proportion())
                     + " instead of "
@@ -62,7 +88,8 @@ public final class Differences {
     for (int i = 0; i < earlier.ingredients().size(); i++) {
       Ingredient before = earlier.ingredients().get(i);
       if (later.ingredient(before.key()).isEmpty()) {
-        all.add(new Difference("ingredients[" + i + "]", "without " + before.material()));
+        all.add(
+            new Difference("ingredients[" + i + "]", "without " + names.apply(before.material())));
       }
     }
   }

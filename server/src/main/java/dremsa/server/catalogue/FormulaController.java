@@ -34,6 +34,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -138,13 +139,17 @@ class FormulaController {
       String key, String name, String inci, String kind, boolean plant, String material) {}
 
   /** A variant, told as its differences. */
-  record VariantView(String id, String name, String why, List<ChangeJson> changes) {
-    static VariantView of(Variant variant) {
+  record VariantView(
+      String id, String name, String why, List<ChangeJson> changes, List<String> differences) {
+    static VariantView of(Variant variant, Formula base, UnaryOperator<String> names) {
       return new VariantView(
           variant.id(),
           variant.name(),
           variant.why(),
-          variant.changes().stream().map(ChangeJson::of).toList());
+          variant.changes().stream().map(ChangeJson::of).toList(),
+          Differences.between(base, variant.of(base).named(base.name()), names).stream()
+              .map(Differences.Difference::words)
+              .toList());
     }
   }
 
@@ -195,13 +200,17 @@ class FormulaController {
     Optional<Formulas.Own> own = formulas.own(household, id);
     Optional<Formula> base =
         own.map(Formulas.Own::copiedFrom).flatMap(from -> formulas.find(household, from));
+    UnaryOperator<String> names =
+        material -> all.find(material).map(Material::name).orElse(material);
     return new FormulaView(
         FormulaJson.of(formula),
         formula.method().words(),
         formula.ingredients().stream()
             .map(ingredient -> ingredient(household, ingredient, all))
             .toList(),
-        Variants.offeredFor(formula, all).stream().map(VariantView::of).toList(),
+        Variants.offeredFor(formula, all).stream()
+            .map(variant -> VariantView.of(variant, formula, names))
+            .toList(),
         MethodSchools.all().stream()
             .filter(school -> school.touches(formula))
             .map(SchoolJson::of)
@@ -210,10 +219,10 @@ class FormulaController {
         own.isPresent(),
         own.map(Formulas.Own::version).orElse(null),
         base.map(Formula::name).orElse(null),
-        base.map(b -> Differences.between(b, formula)).orElse(List.of()).stream()
+        base.map(b -> Differences.between(b, formula, names)).orElse(List.of()).stream()
             .map(Differences.Difference::words)
             .toList(),
-        formulas.kept(household, id).stream().map(KeptView::of).toList(),
+        formulas.kept(household, id, names).stream().map(KeptView::of).toList(),
         runs.brewedFrom(household, id));
   }
 

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -199,9 +200,13 @@ public class Formulas {
     return repository.findByIdAndHouseholdId(id, household).map(row -> keep(row, "brewed", at));
   }
 
-  /** The kept states, the newest first. */
+  /**
+   * The kept states, the newest first.
+   *
+   * @param names gives a material's name for its id
+   */
   @Transactional(readOnly = true)
-  public List<Kept> kept(UUID household, String id) {
+  public List<Kept> kept(UUID household, String id, UnaryOperator<String> names) {
     if (own(household, id).isEmpty()) {
       return List.of();
     }
@@ -215,7 +220,8 @@ public class Formulas {
               ? List.of()
               : Differences.between(
                       stored.formula(rows.get(i + 1).content(), rows.get(i + 1).schemaVersion()),
-                      formula)
+                      formula,
+                      names)
                   .stream()
                   .map(Differences.Difference::words)
                   .toList();
