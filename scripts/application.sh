@@ -29,7 +29,7 @@ build() {
 # run_app ARGUMENT ...: starts the application in the background; its process id goes to APP_PID and app.pid.
 run_app() {
   DREMSA_DB_URL="$DB_URL" DREMSA_DB_USER="$DB_USER" DREMSA_DB_PASSWORD="$DB_PASSWORD" \
-    setsid java "$APP_MARK" -XX:TieredStopAtLevel=1 -Xmx512m \
+    setsid java "$APP_MARK" -Xmx512m \
     -jar "$HOME_DIR/app/server-$VERSION-exec.jar" "$@" >"$HOME_DIR/app.log" 2>&1 9>&- &
   APP_PID=$!
   printf '%s' "$APP_PID" > "$HOME_DIR/app.pid"

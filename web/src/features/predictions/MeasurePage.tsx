@@ -47,8 +47,13 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
     setDraft(next);
     saveDraft(id, next);
   };
-  const [asked] = useDebouncedValue(draft, 40);
-  const prediction = usePrediction(draftQuestion(id, asked, formula));
+  // While something is dragged one question is on its way at a time, always the newest; what makes
+  // the ranges is asked for once it rests.
+  const [asked, setAsked] = useState(draft);
+  const prediction = usePrediction({ ...draftQuestion(id, asked, formula), ranges: false });
+  if (!prediction.isFetching && asked !== draft) setAsked(draft);
+  const [rested] = useDebouncedValue(asked, 350);
+  const ranged = usePrediction(draftQuestion(id, rested, formula));
   const key = useRef(newKey());
   const brew = useMutation({
     mutationFn: () =>
@@ -68,7 +73,8 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
     },
   });
   const problem = brew.error ?? prediction.error;
-  const p = prediction.data;
+  const atRest = rested === asked && ranged.data && !ranged.isPlaceholderData;
+  const p = atRest ? ranged.data : prediction.data;
   const stale = Boolean(prediction.error);
   const heldBy = plant ? plural(plant.kind) : 'the plants';
   return (

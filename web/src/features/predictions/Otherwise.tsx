@@ -1,4 +1,5 @@
 import { Button, Checkbox, Select } from '@mantine/core';
+import { useState } from 'react';
 import type { FormulaView, Prediction } from '../../api/client';
 import { said } from '../../app/fields';
 import { stepWords, TOOLS } from '../formulas/words';
@@ -14,7 +15,25 @@ interface Props {
 }
 
 /** What is done otherwise this time; the formula stays as it is. */
-export function Otherwise({ view, draft, prediction, error, onChange }: Props) {
+export function Otherwise(props: Props) {
+  const { draft } = props;
+  const changed = JSON.stringify(asItStands(draft)) !== JSON.stringify(draft);
+  const [open, setOpen] = useState(changed);
+  return (
+    <details className="otherwise" open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary>
+        <span className="strong">Otherwise this time</span>{' '}
+        <span className="soft small">
+          {changed ? 'something is changed' : 'variant, school, strength, thickness, cloth, lid'}
+        </span>
+      </summary>
+      {open && <Choices {...props} />}
+    </details>
+  );
+}
+
+/** Only laid out when it is open: a drag redraws what is seen. */
+function Choices({ view, draft, prediction, error, onChange }: Props) {
   const plant = view.ingredients.find((i) => i.plant);
   const thick = prediction?.thickness != null;
   const water = prediction?.amounts.filter((a) => !a.plant).reduce((sum, a) => sum + a.grams, 0);
@@ -32,13 +51,7 @@ export function Otherwise({ view, draft, prediction, error, onChange }: Props) {
   const wrong = said(error, 'make.value', 'make.ingredient');
   const changed = JSON.stringify(asItStands(draft)) !== JSON.stringify(draft);
   return (
-    <details className="otherwise" open={changed || undefined}>
-      <summary>
-        <span className="strong">Otherwise this time</span>{' '}
-        <span className="soft small">
-          {changed ? 'something is changed' : 'variant, school, strength, thickness, cloth, lid'}
-        </span>
-      </summary>
+    <>
       {changed && (
         <Button variant="subtle" size="compact-md" onClick={() => onChange(asItStands(draft))}>
           As the formula stands
@@ -158,6 +171,6 @@ export function Otherwise({ view, draft, prediction, error, onChange }: Props) {
           />
         )}
       </div>
-    </details>
+    </>
   );
 }
