@@ -86,7 +86,7 @@ export function IngredientLines({ formula, edit, findings, error }: Props) {
         <p className="trouble">{said(error, 'formula.ingredients')}</p>
       )}
       <Select
-        label="One more"
+        label="One more ingredient"
         searchable
         placeholder="name of a herb, an oil, a brew"
         data={data}

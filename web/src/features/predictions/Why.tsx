@@ -45,11 +45,17 @@ export function Why({ result, prediction, children }: Props) {
       <Modal
         opened={open}
         onClose={() => setOpen(false)}
-        title={title}
-        closeButtonProps={{ 'aria-label': 'Close' }}
+        withCloseButton={false}
+        aria-label={title}
         size="lg"
       >
         <div className="stack">
+          <div className="beside-end">
+            <h2>{title}</h2>
+            <Button variant="subtle" onClick={() => setOpen(false)}>
+              Close
+            </Button>
+          </div>
           <p>{told?.words}</p>
           {told?.source && <p className="soft small">{told.source}</p>}
           {moves.length > 0 && <h3>What moves it most</h3>}

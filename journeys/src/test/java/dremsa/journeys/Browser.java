@@ -129,6 +129,62 @@ final class Browser implements AutoCloseable {
     field.sendKeys(value);
   }
 
+  /** Replaces what stands in the text field that is named without a label of its own. */
+  void typeInto(String name, String value) {
+    WebElement field = named(name);
+    field.sendKeys(Keys.chord(Keys.CONTROL, "a"), Keys.DELETE);
+    field.sendKeys(value);
+  }
+
+  String typedInto(String name) {
+    return named(name).getDomProperty("value");
+  }
+
+  private WebElement named(String name) {
+    By by = By.cssSelector("input[aria-label=\"" + name + "\"]:not([type=hidden])");
+    until("find field '" + name + "'", () -> !driver.findElements(by).isEmpty());
+    return driver.findElement(by);
+  }
+
+  /** Chooses from the list behind the field with this label. */
+  void choose(String label, String option) {
+    WebElement field = field(label);
+    driver.executeScript("arguments[0].scrollIntoView({block:'center'})", field);
+    field.click();
+    By by = By.xpath("//*[@role='option'][normalize-space(.)=\"" + option + "\"]");
+    until(
+        "choose '" + option + "'",
+        () -> {
+          for (WebElement found : driver.findElements(by)) {
+            if (found.isDisplayed()) {
+              driver.executeScript("arguments[0].click()", found);
+              return true;
+            }
+          }
+          return false;
+        });
+  }
+
+  /** Presses keys on whatever has the focus. */
+  void press(CharSequence... keys) {
+    driver.switchTo().activeElement().sendKeys(keys);
+  }
+
+  /** Presses keys on the button with these words. */
+  void pressOn(String words, CharSequence... keys) {
+    driver
+        .findElement(By.xpath("//button[starts-with(normalize-space(.),\"" + words + "\")]"))
+        .sendKeys(keys);
+  }
+
+  /** Cuts the line to the server, or mends it. */
+  void offline(boolean cut) {
+    driver.executeCdpCommand("Network.enable", Map.of());
+    driver.executeCdpCommand(
+        "Network.emulateNetworkConditions",
+        Map.of("offline", cut, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+  }
+
   String typed(String label) {
     return field(label).getDomProperty("value");
   }

@@ -63,20 +63,20 @@ class WholeJobTest {
     browser.see("One bottle of 250 mL");
     browser.seeNot("is more than the");
 
-    browser.tap("Herb at hand");
+    browser.choose("Measure by", "Herb at hand");
     browser.see("As much as 12 g of nettle leaf powder makes");
     browser.see("12 g");
-    browser.tap("Volume");
+    browser.choose("Measure by", "Volume");
     browser.type("In the bottle", "300");
     browser.see("300 mL in the bottles");
     browser.slide("Wanted in the bottles", Keys.ARROW_UP);
     browser.until(() -> browser.typed("In the bottle").equals("310"));
     browser.slide("Steep, covered", Keys.ARROW_RIGHT);
-    browser.see("Back to the usual times");
+    browser.see("3 h 5 min");
     browser.tap("Why this day");
     browser.see("FDA Food Code 3-501.17");
-    browser.tap("Back to the usual times");
-    browser.tap("Bottles");
+    browser.slide("Steep, covered", Keys.ARROW_LEFT);
+    browser.choose("Measure by", "Bottles");
     browser.type("How many", "2");
     browser.see("Two bottles of 250 mL");
     browser.until(() -> browser.text().contains("500 mL"));
