@@ -27,7 +27,10 @@ import { theme } from './theme';
 
 const client = new QueryClient({
   defaultOptions: {
+    // The server is on this machine or at home: whether the internet is there says nothing about it.
+    mutations: { networkMode: 'always' },
     queries: {
+      networkMode: 'always',
       staleTime: 5_000,
       // What the server refused stays refused; only a lost line is worth another try.
       retry: (count, error) => count < 3 && error instanceof ProblemError && error.offline,

@@ -67,7 +67,9 @@ function View({ id, view }: { id: string; view: FormulaView }) {
               <h2 id="schools">Where makers disagree</h2>
               {view.schools.map((s) => (
                 <div key={s.id} className="stack" style={{ marginTop: 8 }}>
-                  <h3>{s.question}</h3>
+                  <h3>
+                    <Link to={`/learn?find=${encodeURIComponent(s.question)}`}>{s.question}</Link>
+                  </h3>
                   <ul className="plain">
                     {s.choices.map((c) => (
                       <li key={c.id}>

@@ -1,5 +1,5 @@
 import { TextInput } from '@mantine/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Handbook, Material, MethodView } from '../../api/client';
 import { useHandbook, useMaterials, useMethods } from '../../api/queries';
@@ -21,7 +21,8 @@ export function HandbookPage() {
   const handbook = useHandbook();
   const materials = useMaterials();
   const [params, setParams] = useSearchParams();
-  const find = params.get('find') ?? '';
+  // Typed here at once; the address follows, so that what was found can be linked to.
+  const [find, setFind] = useState(() => params.get('find') ?? '');
   const entries = useMemo(
     () => [
       ...(methods.data ?? []).map(method),
@@ -48,9 +49,11 @@ export function HandbookPage() {
         type="search"
         placeholder="latex, steep, Food Code, linseed, …"
         value={find}
-        onChange={(e) =>
-          setParams(e.currentTarget.value ? { find: e.currentTarget.value } : {}, { replace: true })
-        }
+        onChange={(e) => {
+          const typed = e.currentTarget.value;
+          setFind(typed);
+          setParams(typed ? { find: typed } : {}, { replace: true });
+        }}
         style={{ maxWidth: 460, margin: '8px 0' }}
       />
       <p className="soft small" role="status">

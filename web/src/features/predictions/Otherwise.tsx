@@ -1,7 +1,8 @@
-import { Button, Checkbox, Select } from '@mantine/core';
+import { Button, Checkbox, NumberInput, Select } from '@mantine/core';
 import { useState } from 'react';
 import type { FormulaView, Prediction } from '../../api/client';
 import { said } from '../../app/fields';
+import { duration } from '../../app/format';
 import { stepWords, TOOLS } from '../formulas/words';
 import { Dial } from './Dial';
 import { asItStands, type Draft, type Likeness } from './target';
@@ -24,7 +25,9 @@ export function Otherwise(props: Props) {
       <summary>
         <span className="strong">Otherwise this time</span>{' '}
         <span className="soft small">
-          {changed ? 'something is changed' : 'variant, school, strength, thickness, cloth, lid'}
+          {changed
+            ? 'something is changed'
+            : 'variant, school, minutes, strength, thickness, cloth, lid'}
         </span>
       </summary>
       {open && <Choices {...props} />}
@@ -115,6 +118,27 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
               checked={draft.lids[i] ?? step.lid}
               onChange={(e) => onChange({ lids: { ...draft.lids, [i]: e.currentTarget.checked } })}
               style={{ paddingBottom: 10 }}
+            />
+          ) : null,
+        )}
+      </div>
+      <div className="row end" style={{ marginTop: 8 }}>
+        {prediction?.steps.map((step) =>
+          step.window ? (
+            <NumberInput
+              key={step.index}
+              label={`Step ${step.index + 1}, ${step.kind}: minutes`}
+              description={`usually ${duration(step.window.usual!)}`}
+              inputWrapperOrder={['label', 'input', 'description', 'error']}
+              style={{ flex: '0 1 180px' }}
+              value={draft.minutes[step.index] ?? step.window.usual ?? ''}
+              onChange={(v) =>
+                onChange({ minutes: { ...draft.minutes, [step.index]: Number(v) || 0 } })
+              }
+              error={said(
+                error,
+                `steps[${Object.keys(draft.minutes).indexOf(String(step.index))}].minutes`,
+              )}
             />
           ) : null,
         )}

@@ -42,39 +42,40 @@ export function Why({ result, prediction, children }: Props) {
       >
         {children ?? 'why?'}
       </Button>
-      <Modal
-        opened={open}
-        onClose={() => setOpen(false)}
-        withCloseButton={false}
-        aria-label={title}
-        size="lg"
-      >
-        <div className="stack">
-          <div className="beside-end">
-            <h2>{title}</h2>
-            <Button variant="subtle" onClick={() => setOpen(false)}>
-              Close
-            </Button>
-          </div>
-          <p>{told?.words}</p>
-          {told?.source && <p className="soft small">{told.source}</p>}
-          {moves.length > 0 && <h3>What moves it most</h3>}
-          <ul className="lines">
-            {moves.map((m) => (
-              <li key={m.what}>
-                <b>{m.what}</b>
-                <p className="small">{figureWords(m.figure)}</p>
-                <p className="soft small">
-                  From its low to its high: {figure(m.atLow)} to {figure(m.atHigh)} {unit}
+      {open && (
+        <Modal.Root opened onClose={() => setOpen(false)} size="lg">
+          <Modal.Overlay />
+          <Modal.Content aria-label={title}>
+            <Modal.Body>
+              <div className="stack">
+                <div className="beside-end">
+                  <h2>{title}</h2>
+                  <Button variant="subtle" onClick={() => setOpen(false)}>
+                    Close
+                  </Button>
+                </div>
+                <p>{told?.words}</p>
+                {told?.source && <p className="soft small">{told.source}</p>}
+                {moves.length > 0 && <h3>What moves it most</h3>}
+                <ul className="lines">
+                  {moves.map((m) => (
+                    <li key={m.what}>
+                      <b>{m.what}</b>
+                      <p className="small">{figureWords(m.figure)}</p>
+                      <p className="soft small">
+                        From its low to its high: {figure(m.atLow)} to {figure(m.atHigh)} {unit}
+                      </p>
+                    </li>
+                  ))}
+                </ul>
+                <p>
+                  <Link to={`/learn?find=${encodeURIComponent(title)}`}>In the handbook</Link>
                 </p>
-              </li>
-            ))}
-          </ul>
-          <p>
-            <Link to={`/learn?find=${encodeURIComponent(title)}`}>In the handbook</Link>
-          </p>
-        </div>
-      </Modal>
+              </div>
+            </Modal.Body>
+          </Modal.Content>
+        </Modal.Root>
+      )}
     </>
   );
 }

@@ -20,6 +20,8 @@ import dremsa.server.wire.PredictionJson;
 import dremsa.server.wire.PriceJson;
 import dremsa.server.wire.TargetJson;
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.ExampleObject;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -36,6 +38,19 @@ import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 class PredictionController {
+  private static final String BOTTLES =
+      """
+      {"formulaId": "lemon-balm-spray",
+       "target": {"kind": "BOTTLES", "count": 2, "size": {"value": 250, "unit": "ml"}}}
+      """;
+
+  private static final String THICK =
+      """
+      {"formulaId": "linseed-gel", "choices": {"gel-straining": "hot-sieved"},
+       "target": {"kind": "VOLUME", "amount": {"value": 12, "unit": "us-floz"}},
+       "make": {"kind": "THICKNESS", "value": 400}, "school": "PRACTICE", "cleanWorking": true}
+      """;
+
   private final Predictions predictions;
   private final Planner planner;
   private final Kitchens kitchens;
@@ -104,7 +119,16 @@ class PredictionController {
           "Takes a formula by id or inline, with a variant, changes or choices of school; the"
               + " household's kitchen or another; and a target. Answers amounts, the water account,"
               + " the trace, thickness, loads, cost, the discard date and its reasons, each with its"
-              + " range and what moves it most. A divided formula answers each way too.")
+              + " range and what moves it most. A divided formula answers each way too.",
+      requestBody =
+          @io.swagger.v3.oas.annotations.parameters.RequestBody(
+              content =
+                  @Content(
+                      mediaType = "application/json",
+                      examples = {
+                        @ExampleObject(name = "two bottles of a known formula", value = BOTTLES),
+                        @ExampleObject(name = "a gel of a wanted thickness", value = THICK)
+                      })))
   @PostMapping("/api/predictions")
   PredictionJson predict(
       @AuthenticationPrincipal Member member, @Valid @RequestBody Question question) {

@@ -1,0 +1,133 @@
+import { Button, NumberInput, Select, TextInput } from '@mantine/core';
+import { useRef, useState } from 'react';
+import { api, ask, newKey } from '../../api/client';
+import { useMaterials, useStores } from '../../api/queries';
+import { said, saidElse } from '../../app/fields';
+import { useStoresChange } from './useStoresChange';
+
+const UNITS = [
+  { value: 'g', label: 'g' },
+  { value: 'kg', label: 'kg' },
+  { value: 'ml', label: 'mL' },
+  { value: 'l', label: 'L' },
+  { value: 'oz', label: 'oz' },
+  { value: 'lb', label: 'lb' },
+];
+
+/** Puts a lot into the stores. */
+export function NewLot({ onDone }: { onDone: () => void }) {
+  const materials = useMaterials();
+  const stores = useStores();
+  const [material, setMaterial] = useState<string | null>(null);
+  const [origin, setOrigin] = useState<'HARVESTED' | 'BOUGHT'>('BOUGHT');
+  const [amount, setAmount] = useState<number | string>('');
+  const [unit, setUnit] = useState('g');
+  const [gotOn, setGotOn] = useState(stores.data?.today ?? '');
+  const [price, setPrice] = useState<number | string>('');
+  const [place, setPlace] = useState('');
+  const [note, setNote] = useState('');
+  const key = useRef(newKey());
+  const add = useStoresChange(
+    () =>
+      ask(
+        api.POST('/api/lots', {
+          params: { header: { 'Idempotency-Key': key.current } },
+          body: {
+            material: material ?? '',
+            origin,
+            amount: { value: Number(amount) || 0, unit },
+            gotOn: gotOn || undefined,
+            price: price === '' ? undefined : Number(price),
+            place,
+            note,
+          },
+        }),
+      ),
+    onDone,
+  );
+  const fields = ['material', 'amount.value', 'gotOn', 'price', 'place', 'note'];
+  return (
+    <form
+      className="sheet stack"
+      onSubmit={(e) => {
+        e.preventDefault();
+        add.mutate(undefined, {
+          onError: () => {
+            key.current = newKey();
+          },
+        });
+      }}
+    >
+      <h2>Put into the stores</h2>
+      <div className="row end">
+        <Select
+          label="What"
+          searchable
+          placeholder="herb, seed, oil, …"
+          data={(materials.data ?? [])
+            .filter((m) => m.kind !== 'WATER')
+            .map((m) => ({ value: m.id, label: m.name }))}
+          value={material}
+          onChange={setMaterial}
+          error={said(add.error, 'material')}
+          style={{ flex: '1 1 220px' }}
+        />
+        <Select
+          label="How"
+          w={140}
+          data={[
+            { value: 'BOUGHT', label: 'bought' },
+            { value: 'HARVESTED', label: 'harvested' },
+          ]}
+          value={origin}
+          onChange={(o) => setOrigin(o as typeof origin)}
+        />
+        <NumberInput
+          label="How much"
+          w={120}
+          value={amount}
+          onChange={setAmount}
+          error={said(add.error, 'amount.value')}
+        />
+        <Select label="Measure" w={90} data={UNITS} value={unit} onChange={(u) => setUnit(u!)} />
+        <TextInput
+          label="When"
+          type="date"
+          value={gotOn}
+          onChange={(e) => setGotOn(e.currentTarget.value)}
+          error={said(add.error, 'gotOn')}
+        />
+        <NumberInput
+          label="Price paid"
+          w={110}
+          decimalScale={2}
+          value={price}
+          onChange={setPrice}
+          error={said(add.error, 'price')}
+        />
+        <TextInput
+          label="Where it stands"
+          value={place}
+          onChange={(e) => setPlace(e.currentTarget.value)}
+          error={said(add.error, 'place')}
+        />
+        <TextInput
+          label="Note"
+          value={note}
+          onChange={(e) => setNote(e.currentTarget.value)}
+          error={said(add.error, 'note')}
+        />
+      </div>
+      {saidElse(add.error, fields) && (
+        <p className="trouble" role="alert">
+          {saidElse(add.error, fields)}
+        </p>
+      )}
+      <div>
+        <Button type="submit" loading={add.isPending}>
+          Put it in
+        </Button>
+      </div>
+    </form>
+  );
+}
