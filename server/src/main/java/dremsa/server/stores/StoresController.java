@@ -1,12 +1,6 @@
 package dremsa.server.stores;
 
 import dremsa.core.material.Material;
-import dremsa.core.material.MaterialKind;
-import dremsa.core.material.Materials;
-import dremsa.core.material.Property;
-import dremsa.core.material.Season;
-import dremsa.core.material.StoreLife;
-import dremsa.core.material.Substitution;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
@@ -21,20 +15,15 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import java.util.UUID;
 import org.hibernate.validator.constraints.Range;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -44,88 +33,30 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Stores and shopping. */
+/** The stores, lot by lot. */
 @RestController
 @Transactional
 class StoresController {
   private static final double MOST_GRAMS = 100_000;
 
   private final Stores stores;
-  private final LotRepository lots;
-  private final MinimumRepository minimums;
-  private final ShoppingRepository shopping;
+  private final StoreReport report;
   private final HouseholdMaterials materials;
   private final Households households;
   private final Idempotency idempotency;
 
   StoresController(
       Stores stores,
-      LotRepository lots,
-      MinimumRepository minimums,
-      ShoppingRepository shopping,
+      StoreReport report,
       HouseholdMaterials materials,
       Households households,
       Idempotency idempotency) {
     this.stores = stores;
-    this.lots = lots;
-    this.minimums = minimums;
-    this.shopping = shopping;
+    this.report = report;
     this.materials = materials;
     this.households = households;
     this.idempotency = idempotency;
   }
-
-  /**
-   * The stores.
-   *
-   * @param month as a number, for what is in season
-   */
-  record StoresView(LocalDate today, int month, List<StoreLine> materials, List<Harvest> season) {}
-
-  /**
-   * What is on hand of a material.
-   *
-   * @param minimumGrams below it is running out; null without a minimum
-   * @param driesTo ids of its dried forms; empty unless it is fresh
-   */
-  record StoreLine(
-      String material,
-      String name,
-      String kind,
-      double leftGrams,
-      @Nullable Double minimumGrams,
-      boolean runningOut,
-      StoreLife.Age age,
-      String ageWords,
-      List<DriedForm> driesTo,
-      List<LotLine> lots) {}
-
-  /**
-   * A dried form of a fresh plant.
-   *
-   * @param share of the fresh weight that is left when dry, from the water in both
-   */
-  record DriedForm(String material, String name, double share) {}
-
-  /** A lot. */
-  record LotLine(
-      UUID id,
-      long version,
-      Lot.Origin origin,
-      double grams,
-      double leftGrams,
-      LocalDate gotOn,
-      @Nullable LocalDate openedOn,
-      @Nullable LocalDate bestUntil,
-      StoreLife.Age age,
-      String ageWords,
-      @Nullable Double price,
-      String place,
-      String note,
-      @Nullable UUID driedFrom) {}
-
-  /** A plant that may be harvested this month and is low or old in the stores. */
-  record Harvest(String material, String name, String why) {}
 
   /** What happened to a lot; grams taken out, negative for what was put in. */
   record LotHappeningLine(
@@ -186,117 +117,10 @@ class StoresController {
   /** What is there of what is wanted. */
   record OnHand(String material, double wantedGrams, double leftGrams, double missingGrams) {}
 
-  /**
-   * A line of the shopping list.
-   *
-   * @param id of what somebody put on it; null for what was worked out
-   * @param why it is on the list; empty for what somebody put on it
-   */
-  record ShoppingLine(@Nullable UUID id, String words, boolean bought, String why) {}
-
-  /** Something to put on the list. */
-  record NewItem(
-      @NotNull(message = "Say what to get.")
-          @Size(min = 1, max = 120, message = "1 to 120 characters.")
-          String words) {}
-
-  /** Whether it was got. */
-  record Bought(@NotNull(message = "Say whether it was got.") Boolean bought) {}
-
   @Operation(summary = "What is on hand, how old it is, what runs out, what is worth harvesting")
   @GetMapping("/api/stores")
-  StoresView stores(@AuthenticationPrincipal Member member) {
-    Household household = households.of(member.household());
-    LocalDate today = households.now(household).atZone(household.zone()).toLocalDate();
-    Materials all = materials.of(household.id());
-    Map<String, List<Lot>> byMaterial = new TreeMap<>();
-    for (Lot lot : lots.findByHouseholdIdAndEndedAtIsNullOrderByGotOn(household.id())) {
-      byMaterial.computeIfAbsent(lot.materialId(), m -> new ArrayList<>()).add(lot);
-    }
-    Map<String, Double> least = minimums(household.id());
-    least.keySet().forEach(material -> byMaterial.putIfAbsent(material, List.of()));
-    List<StoreLine> lines = new ArrayList<>();
-    byMaterial.forEach(
-        (id, of) -> all.find(id).ifPresent(m -> lines.add(line(m, of, least.get(id), today, all))));
-    lines.sort(Comparator.comparing(StoreLine::name));
-    return new StoresView(
-        today, today.getMonthValue(), lines, season(lines, all, household, today));
-  }
-
-  private Map<String, Double> minimums(UUID household) {
-    Map<String, Double> all = new HashMap<>();
-    minimums.findByKeyHouseholdId(household).forEach(m -> all.put(m.materialId(), m.grams()));
-    return all;
-  }
-
-  private static StoreLine line(
-      Material material, List<Lot> of, Double minimum, LocalDate today, Materials all) {
-    MaterialKind kind = material.kind();
-    double left = of.stream().mapToDouble(Lot::leftGrams).sum();
-    StoreLife.Age worst =
-        of.stream()
-            .map(lot -> StoreLife.age(kind, lot.gotOn(), today))
-            .max(Comparator.naturalOrder())
-            .orElse(StoreLife.Age.GOOD);
-    List<DriedForm> dries =
-        kind.isFresh()
-            ? all.otherForms(material.id()).stream()
-                .filter(form -> !form.kind().isFresh() && form.kind().isPlant())
-                .map(form -> new DriedForm(form.id(), form.name(), share(material, form)))
-                .toList()
-            : List.of();
-    return new StoreLine(
-        material.id(),
-        material.name(),
-        kind.words(),
-        left,
-        minimum,
-        minimum != null && left < minimum,
-        worst,
-        worst.words(),
-        dries,
-        of.stream().map(lot -> lot(lot, kind, today)).toList());
-  }
-
-  private static double share(Material fresh, Material dried) {
-    return Substitution.driedFor(
-        1, fresh.value(Property.WATER_SHARE, 0.85), dried.value(Property.WATER_SHARE, 0.1));
-  }
-
-  private static LotLine lot(Lot lot, MaterialKind kind, LocalDate today) {
-    StoreLife.Age age = StoreLife.age(kind, lot.gotOn(), today);
-    return new LotLine(
-        lot.id(),
-        lot.version(),
-        lot.origin(),
-        lot.grams(),
-        lot.leftGrams(),
-        lot.gotOn(),
-        lot.openedOn(),
-        StoreLife.bestUntil(kind, lot.gotOn()).orElse(null),
-        age,
-        age.words(),
-        lot.price(),
-        lot.place(),
-        lot.note(),
-        lot.driedFrom());
-  }
-
-  /** Low or old in the stores, harvested before rather than bought, and in season. */
-  private static List<Harvest> season(
-      List<StoreLine> lines, Materials all, Household household, LocalDate today) {
-    List<Harvest> worth = new ArrayList<>();
-    for (StoreLine line : lines) {
-      boolean grown = line.lots().stream().anyMatch(lot -> lot.origin() != Lot.Origin.BOUGHT);
-      Material material = all.get(line.material());
-      boolean now = Season.of(material.kind(), household.zone()).contains(today.getMonth());
-      if (grown && now && (line.runningOut() || line.age() != StoreLife.Age.GOOD)) {
-        worth.add(
-            new Harvest(
-                line.material(), line.name(), line.runningOut() ? "running out" : line.ageWords()));
-      }
-    }
-    return worth;
+  StoreReport.StoresView stores(@AuthenticationPrincipal Member member) {
+    return report.of(member.household());
   }
 
   @GetMapping("/api/lots/{id}/happenings")
@@ -310,7 +134,7 @@ class StoresController {
   @Operation(summary = "Put a lot into the stores")
   @PostMapping("/api/lots")
   @ResponseStatus(HttpStatus.CREATED)
-  StoresView add(
+  StoreReport.StoresView add(
       @AuthenticationPrincipal Member member,
       @RequestHeader(name = "Idempotency-Key", required = false) String key,
       @Valid @RequestBody NewLot form) {
@@ -341,7 +165,7 @@ class StoresController {
   }
 
   @PutMapping("/api/lots/{id}")
-  StoresView tell(
+  StoreReport.StoresView tell(
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @Valid @RequestBody LotForm form) {
@@ -360,7 +184,7 @@ class StoresController {
   }
 
   @PostMapping("/api/lots/{id}/take")
-  StoresView take(
+  StoreReport.StoresView take(
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @Valid @RequestBody LotAmount form) {
@@ -375,7 +199,7 @@ class StoresController {
 
   @Operation(summary = "It was weighed: the record follows the scale")
   @PostMapping("/api/lots/{id}/weigh")
-  StoresView weigh(
+  StoreReport.StoresView weigh(
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @Valid @RequestBody LotAmount form) {
@@ -389,7 +213,7 @@ class StoresController {
 
   @Operation(summary = "A harvest has dried: weights in and out")
   @PostMapping("/api/lots/{id}/dry")
-  StoresView dry(
+  StoreReport.StoresView dry(
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @Valid @RequestBody Dried form) {
@@ -409,7 +233,7 @@ class StoresController {
   }
 
   @PostMapping("/api/lots/{id}/end")
-  StoresView end(
+  StoreReport.StoresView end(
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @Valid @RequestBody LotEnd form) {
@@ -419,7 +243,7 @@ class StoresController {
   }
 
   @PostMapping("/api/lots/{id}/undo")
-  StoresView undo(
+  StoreReport.StoresView undo(
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @Valid @RequestBody SeenLot form) {
@@ -429,7 +253,7 @@ class StoresController {
 
   @Operation(summary = "Below how much a material is running out")
   @PutMapping("/api/stores/{material}/minimum")
-  StoresView minimum(
+  StoreReport.StoresView minimum(
       @AuthenticationPrincipal Member member,
       @PathVariable String material,
       @Valid @RequestBody MinimumForm form) {
@@ -449,61 +273,6 @@ class StoresController {
               return new OnHand(e.getKey(), e.getValue(), there, Math.max(0, e.getValue() - there));
             })
         .toList();
-  }
-
-  @Operation(summary = "The shopping list: what somebody put on it, and what is running out")
-  @GetMapping("/api/shopping")
-  List<ShoppingLine> shoppingList(@AuthenticationPrincipal Member member) {
-    List<ShoppingLine> list = new ArrayList<>();
-    shopping
-        .findByHouseholdIdOrderByBoughtAscWordsAsc(member.household())
-        .forEach(i -> list.add(new ShoppingLine(i.id(), i.words(), i.bought(), "")));
-    for (StoreLine line : stores(member).materials()) {
-      if (line.runningOut()) {
-        list.add(
-            new ShoppingLine(
-                null,
-                line.name(),
-                false,
-                "%.0f g left, you want %.0f g".formatted(line.leftGrams(), line.minimumGrams())));
-      } else if (line.age() == StoreLife.Age.OVER) {
-        list.add(new ShoppingLine(null, line.name(), false, "past its best"));
-      }
-    }
-    return list;
-  }
-
-  @PostMapping("/api/shopping")
-  @ResponseStatus(HttpStatus.CREATED)
-  List<ShoppingLine> put(@AuthenticationPrincipal Member member, @Valid @RequestBody NewItem item) {
-    stores.wanted(member.household(), item.words());
-    return shoppingList(member);
-  }
-
-  @PutMapping("/api/shopping/{id}")
-  List<ShoppingLine> bought(
-      @AuthenticationPrincipal Member member,
-      @PathVariable UUID id,
-      @Valid @RequestBody Bought bought) {
-    households.changed(member.household());
-    ShoppingItem item = item(member.household(), id);
-    item.bought(bought.bought());
-    shopping.saveAndFlush(item);
-    return shoppingList(member);
-  }
-
-  @DeleteMapping("/api/shopping/{id}")
-  List<ShoppingLine> strike(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    households.changed(member.household());
-    shopping.delete(item(member.household(), id));
-    shopping.flush();
-    return shoppingList(member);
-  }
-
-  private ShoppingItem item(UUID household, UUID id) {
-    return shopping
-        .findByIdAndHouseholdId(id, household)
-        .orElseThrow(() -> Problem.notFound("line of the list"));
   }
 
   private Material ofLot(UUID household, UUID id) {
