@@ -35,7 +35,7 @@ export function Shopping() {
     onError: tell,
   });
   return (
-    <section className="sheet" aria-labelledby="shopping">
+    <section className="sheet to-get" aria-labelledby="shopping">
       <h2 id="shopping">To get</h2>
       <ul className="lines">
         {list.data?.map((line) => (
