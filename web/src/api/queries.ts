@@ -108,14 +108,30 @@ export function useChanges(): boolean {
   const [open, setOpen] = useState(true);
   useEffect(() => {
     if (typeof EventSource === 'undefined') return;
-    const stream = new EventSource('/api/changes');
-    stream.addEventListener('revision', () => {
-      setOpen(true);
-      void client.invalidateQueries({ queryKey: keys.all });
-    });
-    stream.onopen = () => setOpen(true);
-    stream.onerror = () => setOpen(false);
-    return () => stream.close();
+    let stream: EventSource | undefined;
+    const listen = () => {
+      stream?.close();
+      stream = new EventSource('/api/changes');
+      stream.addEventListener('revision', () => {
+        setOpen(true);
+        void client.invalidateQueries({ queryKey: keys.all });
+      });
+      stream.onopen = () => setOpen(true);
+      stream.onerror = () => setOpen(false);
+    };
+    // A page kept for the way back would hold its line open, and a browser has but six to a server.
+    const leave = () => stream?.close();
+    const back = (e: PageTransitionEvent) => {
+      if (e.persisted) listen();
+    };
+    listen();
+    window.addEventListener('pagehide', leave);
+    window.addEventListener('pageshow', back);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      window.removeEventListener('pageshow', back);
+      leave();
+    };
   }, [client]);
   return open;
 }
