@@ -132,7 +132,7 @@ export function BrewLine({ prediction, format, nowMinute, onMinutes, selected, o
                 strokeDasharray="2 5"
               />
               <text
-                x={atLeft(l.celsius) ? x0 : x1}
+                x={atLeft(l.celsius) ? x0 + 12 : x1}
                 y={y(l.celsius) - 5}
                 fontSize="12.5"
                 textAnchor={atLeft(l.celsius) ? 'start' : 'end'}

@@ -21,7 +21,7 @@ interface Props {
 }
 
 const MEASURES = [
-  { value: 'parts', label: 'parts (g)' },
+  { value: 'parts', label: 'parts' },
   { value: 'percent', label: '% of the brew' },
   { value: 'dropsPer100Ml', label: 'drops in 100 mL' },
 ];
@@ -114,7 +114,8 @@ function Amount({
   onRemove: () => void;
 }) {
   const measure = measureOf(line);
-  const value = line[measure] ?? '';
+  // What changes multiplied is shown without the crumbs of binary fractions.
+  const value = line[measure] == null ? '' : Number(line[measure].toPrecision(6));
   const plain = { key: line.key, material: line.material };
   return (
     <>

@@ -1,6 +1,7 @@
 import { Button, Checkbox, MultiSelect, NumberInput, Select, TextInput } from '@mantine/core';
 import { useRef, useState } from 'react';
 import type { Finding, Formula, ProblemError, Step } from '../../api/client';
+import { useMaterials } from '../../api/queries';
 import { said } from '../../app/fields';
 import { duration } from '../../app/format';
 import { moved, newStep, withStep } from './draft';
@@ -24,6 +25,13 @@ export function StepLines({ formula, open, onOpen, edit, findings, error }: Prop
   const [dragged, setDragged] = useState<number | null>(null);
   const [over, setOver] = useState<number | null>(null);
   const list = useRef<HTMLOListElement>(null);
+  const materials = useMaterials();
+  const names = Object.fromEntries(
+    formula.ingredients.map((i) => [
+      i.key,
+      materials.data?.find((m) => m.id === i.material)?.name ?? i.key,
+    ]),
+  );
   const move = (from: number, to: number) => {
     if (to < 0 || to >= formula.steps.length || to === from) return;
     edit({ ...formula, steps: moved(formula.steps, from, to) }, '');
@@ -86,7 +94,7 @@ export function StepLines({ formula, open, onOpen, edit, findings, error }: Prop
                   onClick={() => onOpen(i === open ? -1 : i)}
                 >
                   <b>{i + 1}</b> {stepWords(step)}
-                  <span className="soft">{details(step)}</span>
+                  <span className="soft">{details(step, names)}</span>
                 </button>
                 {step.window && (
                   <TimeBar
@@ -116,6 +124,7 @@ export function StepLines({ formula, open, onOpen, edit, findings, error }: Prop
                   step={step}
                   index={i}
                   formula={formula}
+                  names={names}
                   edit={edit}
                   error={error}
                   onMove={(by) => move(i, i + by)}
@@ -158,12 +167,12 @@ function stretched(window: Window, usual: number): Window {
   };
 }
 
-function details(step: Step): string {
+function details(step: Step, names: Record<string, string>): string {
   const parts: string[] = [];
   if (step.window) parts.push(duration(step.window.usual!));
   if (step.tool) parts.push(TOOLS.find((t) => t.value === step.tool)?.label ?? '');
   if (step.container) parts.push(CONTAINERS.find((c) => c.value === step.container)?.label ?? '');
-  if (step.ingredients?.length) parts.push(step.ingredients.join(', '));
+  if (step.ingredients?.length) parts.push(step.ingredients.map((k) => names[k] ?? k).join(', '));
   return parts.length ? ` · ${parts.join(' · ')}` : '';
 }
 
@@ -228,6 +237,7 @@ function StepForm({
   step,
   index,
   formula,
+  names,
   edit,
   error,
   onMove,
@@ -235,6 +245,7 @@ function StepForm({
   step: Step;
   index: number;
   formula: Formula;
+  names: Record<string, string>;
   edit: Props['edit'];
   error: ProblemError | undefined;
   onMove: (by: number) => void;
@@ -242,14 +253,14 @@ function StepForm({
   const set = (part: Partial<Step>, about = '') => edit(withStep(formula, index, part), about);
   const at = `formula.steps[${index}]`;
   const guide = step.guide ?? { how: '', cue: '', early: '', late: '' };
-  const names = ['wash', 'prepare', 'combine', 'add'].includes(step.kind);
+  const takes = ['wash', 'prepare', 'combine', 'add'].includes(step.kind);
   return (
     <div className="step-form">
       <div className="row end">
-        {names && (
+        {takes && (
           <MultiSelect
             label="Of"
-            data={formula.ingredients.map((i) => i.key)}
+            data={formula.ingredients.map((i) => ({ value: i.key, label: names[i.key] ?? i.key }))}
             value={step.ingredients ?? []}
             onChange={(ingredients) => set({ ingredients })}
             error={said(error, `${at}.ingredients`)}
