@@ -128,6 +128,10 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
                   <Why result="steam" prediction={p}>
                     steam
                   </Why>
+                  ,{' '}
+                  <Why result="cloth" prediction={p}>
+                    cloth
+                  </Why>
                 </p>
               </section>
               {p.findings.map((f) => (
@@ -144,7 +148,10 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
                     change({ minutes: { ...draft.minutes, [step]: minutes } })
                   }
                 />
-                <p className="soft small">{coolWords(p, format.celsius)}</p>
+                <p className="soft small">
+                  In all {duration(p.totalMinutes)} <Why result="time" prediction={p} />{' '}
+                  {coolWords(p, format.celsius)}
+                </p>
               </section>
               <section aria-labelledby="keeps">
                 <div className="beside">

@@ -7,7 +7,7 @@ import { figure } from '../../app/format';
 import { figureWords } from '../handbook/figures';
 
 interface Props {
-  /** Name of the result: bottled, held, steam, strength, thickness, keeps, cost. */
+  /** Name of the result: bottled, held, steam, cloth, amount, time, strength, thickness, keeps, cost. */
   result: string;
   prediction: Prediction;
   /** What the button says; "why?" without. */
@@ -18,6 +18,8 @@ const UNIT: Record<string, string> = {
   bottled: 'mL',
   held: 'g',
   steam: 'g',
+  cloth: 'g',
+  time: 'min',
   strength: '%',
   thickness: 'mPa·s',
   keeps: 'h',

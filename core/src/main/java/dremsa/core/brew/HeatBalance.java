@@ -70,14 +70,18 @@ final class HeatBalance {
       double area = pot.vessel.wettedArea(pot.millilitres()) * widen;
       double rate = rate(pot.celsius, capacity, area);
       double step;
-      if (Math.abs(rate) * left < AT_REST) {
+      boolean resting = Math.abs(rate) * left < AT_REST;
+      if (resting) {
         step = left;
       } else {
         // Longer than a third of the time constant would swing past the rest temperature.
         double stable = capacity / (loss * area) / 60 / 3;
         step = Math.min(left, Math.min(stable, Math.max(0.02, DEGREES_PER_STEP / Math.abs(rate))));
       }
-      double half = rate(pot.celsius + rate * step / 2, capacity, area);
+      // At rest the step is far longer than the time constant: the rate half way, however little
+      // off,
+      // would be multiplied into degrees.
+      double half = resting ? rate : rate(pot.celsius + rate * step / 2, capacity, area);
       double change = half * step;
       if (stops) {
         double toStop = stopC - pot.celsius;

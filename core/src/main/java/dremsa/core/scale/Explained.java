@@ -24,6 +24,25 @@ public enum Explained {
           + " the boil: the heat into the pot less what its walls lose, over what a gram of steam"
           + " takes. It goes by minutes, heat and lid, hardly by the size of the batch.",
       "Equations 2 and 3; latent heat and vapour pressure after IAPWS-IF97"),
+  CLOTH(
+      "cloth",
+      "Left in the cloth",
+      "A cloth or paper stays wet: so many grams for each pass, whatever the size of the batch.",
+      "Equation 4"),
+  AMOUNT(
+      "amount",
+      "What to weigh out",
+      "The formula's parts times the size of the batch; what has a percentage goes by the finished"
+          + " mass, drops by the finished volume. Spoons and scale are rounded to what this kitchen"
+          + " owns, with the error shown; what has a limit is never rounded up.",
+      ""),
+  TIME(
+      "time",
+      "How long it takes",
+      "Heating: the heat the batch needs over what the hob gives less what the pot loses. Cooling:"
+          + " the other way round, with what evaporates. Other steps take their usual minutes, times"
+          + " the fillings of blender and strainer.",
+      "Equation 1; specific heat and vapour pressure after IAPWS-IF97"),
   STRENGTH(
       "strength",
       "Strength",

@@ -22,6 +22,8 @@ import dremsa.core.material.Property;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Facts of the trade; common practice, no source, where nothing else is said. */
 class CraftTest {
@@ -133,6 +135,19 @@ class CraftTest {
     Brew brew = Kitchens.builtIn("aloe-juice-fresh");
     Prediction p = brew.predict(1, Facts.NONE);
     assertThat(p.finished().millilitres()).isBetween(150.0, 200.0);
+  }
+
+  @ParameterizedTest(name = "{0} mL")
+  @ValueSource(doubles = {15, 40, 150, 500, 1400})
+  void whatStandsForDaysIsAsWarmAsItsRoomWhateverItsSize(double millilitres) {
+    // A covered jar in a room of 21 °C: within a degree of it for two days, never below the wet
+    // bulb.
+    Prediction p = Kitchens.predicted("barley-ferment", millilitres);
+    for (TracePoint moment : p.trace()) {
+      assertThat(moment.celsius()).isBetween(14.0, 21.01);
+    }
+    assertThat(p.steps().get(4).endC()).isBetween(20.0, 21.01);
+    assertThat(p.contents().ph()).isBetween(4.3, 4.6);
   }
 
   @Test

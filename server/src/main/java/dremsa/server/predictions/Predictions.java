@@ -137,6 +137,8 @@ public class Predictions {
     put(results, PredictionJson.BOTTLED, batch, p -> p.finished().millilitres());
     put(results, PredictionJson.HELD, batch, p -> p.account().held());
     put(results, PredictionJson.STEAM, batch, p -> p.account().steam());
+    put(results, PredictionJson.CLOTH, batch, p -> p.account().cloth());
+    put(results, PredictionJson.TIME, batch, p -> p.steps().get(p.steps().size() - 1).endMinute());
     put(
         results,
         PredictionJson.STRENGTH,

@@ -74,7 +74,8 @@ public record PredictionJson(
   /**
    * What one uncertain figure does to a result.
    *
-   * @param result bottled (mL), held (g), steam (g), strength (%), thickness (mPa·s) or keeps (h)
+   * @param result bottled (mL), held, steam, cloth (g), time (min), strength (%), thickness (mPa·s)
+   *     or keeps (h)
    * @param atLow the result with the figure at its low
    * @param atHigh the result with the figure at its high
    */
@@ -162,6 +163,8 @@ public record PredictionJson(
   public static final String KEEPS = "keeps";
   public static final String HELD = "held";
   public static final String STEAM = "steam";
+  public static final String CLOTH = "cloth";
+  public static final String TIME = "time";
 
   /** So many influences are told for each result: the rest moves it little. */
   private static final int TOLD = 6;
