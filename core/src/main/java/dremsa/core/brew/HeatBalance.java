@@ -78,11 +78,10 @@ final class HeatBalance {
         double stable = capacity / (loss * area) / 60 / 3;
         step = Math.min(left, Math.min(stable, Math.max(0.02, DEGREES_PER_STEP / Math.abs(rate))));
       }
-      // At rest the step is far longer than the time constant: the rate half way, however little
-      // off,
-      // would be multiplied into degrees.
+      // At rest the step is far longer than the time constant. The rate half way, however little
+      // off, would be multiplied into degrees; so it goes on for one time constant, and stays.
       double half = resting ? rate : rate(pot.celsius + rate * step / 2, capacity, area);
-      double change = half * step;
+      double change = half * (resting ? Math.min(step, capacity / (loss * area) / 60) : step);
       if (stops) {
         double toStop = stopC - pot.celsius;
         if (half == 0 || (Math.abs(half) < 1e-4 && Math.abs(toStop) > 0.3)) {
