@@ -72,7 +72,7 @@ class WholeJobTest {
     browser.slide("Wanted in the bottles", Keys.ARROW_UP);
     browser.until(() -> browser.typed("In the bottle").equals("310"));
     browser.slide("Steep, covered", Keys.ARROW_RIGHT);
-    browser.see("3 h 5 min");
+    browser.see("2 h 35 min");
     browser.tap("Why this day");
     browser.see("FDA Food Code 3-501.17");
     browser.slide("Steep, covered", Keys.ARROW_LEFT);

@@ -156,7 +156,8 @@ class CraftApiTest {
   @Test
   void tellsWhatMovesAResultMost() {
     Visitor.Answer answer = ask("linseed-gel", "");
-    for (String result : List.of("bottled", "held", "steam", "cloth", "time", "strength", "thickness", "keeps")) {
+    for (String result :
+        List.of("bottled", "held", "steam", "cloth", "time", "strength", "thickness", "keeps")) {
       List<JsonNode> of =
           answer
               .at("/influences")
