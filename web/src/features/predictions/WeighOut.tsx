@@ -84,8 +84,10 @@ export function WeighOut({ title, prediction: p, stale }: Props) {
       </ul>
       <div style={{ borderTop: '2px solid var(--ink)', paddingTop: 8 }}>
         <p className="soft small">
-          Amounts <Why result="amount" prediction={p} /> In the{' '}
-          {p.vessels.map((v) => v.name.toLowerCase()).join(' and ')}.
+          <span className="no-print">
+            Amounts <Why result="amount" prediction={p} />
+          </span>{' '}
+          In the {p.vessels.map((v) => v.name.toLowerCase()).join(' and ')}.
           {p.strengths[0] && ` ${figure(p.strengths[0].gramsPer100Ml)} g of plant to 100 mL`}
           {p.strengths[0] && <Why result="strength" prediction={p} />}
         </p>
