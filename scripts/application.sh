@@ -1,11 +1,12 @@
 # The commands of ./dremsa. Sourced, not run.
 
 APP_MARK="-Ddremsa.home=$HOME_DIR"
+DEVICES_MARK="-Ddremsa.devices-of=$HOME_DIR"
 
 # Everything the jar is made of; newer than the last build means: build.
 sources_changed() {
   [ -f "$JAR" ] && [ -f "$HOME_DIR/built" ] || return 0
-  [ -n "$(find "$ROOT/pom.xml" "$ROOT"/{core,web,server}/pom.xml "$ROOT"/{core,server}/src/main "$ROOT"/web/{src,public,index.html,package.json,package-lock.json,vite.config.ts,build.sh} \
+  [ -n "$(find "$ROOT/pom.xml" "$ROOT"/{core,devices,web,server}/pom.xml "$ROOT"/{core,devices,server}/src/main "$ROOT"/web/{src,public,index.html,package.json,package-lock.json,vite.config.ts,build.sh} \
       -newer "$HOME_DIR/built" -print -quit 2>/dev/null)" ]
 }
 
@@ -13,7 +14,7 @@ build() {
   if sources_changed; then
     say "Building (the first time takes some minutes; the record is in $HOME_DIR/build.log) ..."
     touch "$HOME_DIR/building"
-    (cd "$ROOT" && mvn -B -q -DskipTests -Dspotless.check.skip=true -Djacoco.skip=true -pl core,web,server package) \
+    (cd "$ROOT" && mvn -B -q -DskipTests -Dspotless.check.skip=true -Djacoco.skip=true -pl core,devices,web,server package) \
       >"$HOME_DIR/build.log" 2>&1 || { tail -n 15 "$HOME_DIR/build.log" >&2; fail "The build failed; see $HOME_DIR/build.log."; }
     rm -rf "$HOME_DIR/app"
     mv "$HOME_DIR/building" "$HOME_DIR/built"
@@ -26,6 +27,56 @@ build() {
   fi
 }
 
+# Where the application listens: this machine only, unless the maker says otherwise.
+ADDRESS="${DREMSA_ADDRESS:-127.0.0.1}"
+local_only() { case "$ADDRESS" in 127.*|localhost|::1) return 0 ;; *) return 1 ;; esac; }
+
+# tls_arguments: sets TLS_ARGUMENTS. Beyond this machine nothing goes without TLS: with the maker's own
+# certificate, or with one made here, which browsers ask to be trusted once.
+tls_arguments() {
+  TLS_ARGUMENTS=()
+  SCHEME=http
+  if local_only && [ "${DREMSA_TLS:-off}" != on ]; then return 0; fi
+  SCHEME=https
+  # Health is asked for on a port of its own, on this machine.
+  HEALTH_PORT=$(free_port 18180)
+  TLS_ARGUMENTS+=(--management.server.port="$HEALTH_PORT" --management.server.address=127.0.0.1 \
+    --management.server.ssl.enabled=false --server.ssl.enabled=true --server.servlet.session.cookie.secure=true)
+  if [ -n "${DREMSA_TLS_CERT:-}" ]; then
+    [ -r "$DREMSA_TLS_CERT" ] || fail "Cannot read the certificate $DREMSA_TLS_CERT."
+    [ -r "${DREMSA_TLS_KEY:-}" ] || fail "Cannot read the certificate's key. Give it as DREMSA_TLS_KEY=/path (PEM)."
+    TLS_ARGUMENTS+=(--server.ssl.certificate="file:$DREMSA_TLS_CERT" --server.ssl.certificate-private-key="file:$DREMSA_TLS_KEY")
+    return 0
+  fi
+  if [ ! -f "$HOME_DIR/tls.p12" ]; then
+    local names="dns:localhost,ip:127.0.0.1,dns:$(hostname 2>/dev/null || printf dremsa)"
+    case "$ADDRESS" in 0.0.0.0|::) names="$names$(hostname -I 2>/dev/null | tr ' ' '\n' | sed -n '/^[0-9.][0-9.]*$/s/^/,ip:/p' | tr -d '\n')" ;; *) local_only || names="$names,ip:$ADDRESS" ;; esac
+    (umask 077
+     head -c 18 /dev/urandom | od -An -tx1 | tr -d ' \n' > "$HOME_DIR/tls.password"
+     keytool -genkeypair -alias dremsa -keyalg EC -groupname secp256r1 -validity 820 -storetype PKCS12 \
+       -keystore "$HOME_DIR/tls.p12" -storepass:file "$HOME_DIR/tls.password" -dname "CN=Dremsa at home" \
+       -ext "SAN=$names" >"$HOME_DIR/tls.log" 2>&1) || fail "A certificate could not be made; see $HOME_DIR/tls.log."
+  fi
+  TLS_ARGUMENTS+=(--server.ssl.key-store="file:$HOME_DIR/tls.p12" --server.ssl.key-store-type=PKCS12)
+  export SERVER_SSL_KEY_STORE_PASSWORD
+  SERVER_SSL_KEY_STORE_PASSWORD=$(cat "$HOME_DIR/tls.password")
+}
+
+# run_devices: the stand-ins for scale, probe, pH meter and fridge logger, unless real ones are named.
+run_devices() {
+  [ -z "${DREMSA_DEVICES_URL:-}" ] || return 0
+  local port tries=0
+  port=$(free_port 8095)
+  setsid java "$DEVICES_MARK" -Xmx96m -jar "$ROOT/devices/target/devices-$VERSION-exec.jar" "$port" >"$HOME_DIR/devices.log" 2>&1 9>&- &
+  printf '%s' "$!" > "$HOME_DIR/devices.pid"
+  until port_taken "$port"; do
+    tries=$((tries + 1))
+    [ "$tries" -le 100 ] || { say "The stand-in devices did not start; see $HOME_DIR/devices.log. Dremsa goes on without them."; return 0; }
+    sleep 0.1
+  done
+  export DREMSA_DEVICES_URL="http://127.0.0.1:$port"
+}
+
 # run_app ARGUMENT ...: starts the application in the background; its process id goes to APP_PID and app.pid.
 run_app() {
   DREMSA_DB_URL="$DB_URL" DREMSA_DB_USER="$DB_USER" DREMSA_DB_PASSWORD="$DB_PASSWORD" \
@@ -36,12 +87,18 @@ run_app() {
 }
 
 stop_app() {
-  alive "$HOME_DIR/app.pid" "$APP_MARK" || { rm -f "$HOME_DIR/app.pid"; return 0; }
+  end_process "$HOME_DIR/app.pid" "$APP_MARK"
+  end_process "$HOME_DIR/devices.pid" "$DEVICES_MARK"
+}
+
+# end_process FILE WORD: ends the process whose id is in FILE, if it is ours, and waits until it has.
+end_process() {
+  alive "$1" "$2" || { rm -f "$1"; return 0; }
   local pid tries=0
-  pid=$(cat "$HOME_DIR/app.pid")
+  pid=$(cat "$1")
   kill -TERM "$pid" 2>/dev/null || true
   while [ -d "/proc/$pid" ] && [ "$(sed 's/.*) //' "/proc/$pid/stat" 2>/dev/null | cut -c1)" != Z ] && [ "$tries" -lt 300 ]; do sleep 0.1; tries=$((tries + 1)); done
-  rm -f "$HOME_DIR/app.pid"
+  rm -f "$1"
 }
 
 # use_database: the user's own by environment, else the private one.
@@ -65,7 +122,7 @@ curl_health() {
 # wait_for_app PORT: until it answers, or says why not.
 wait_for_app() {
   local tries=0
-  until answers "$1"; do
+  until answers "${HEALTH_PORT:-$1}"; do
     alive "$HOME_DIR/app.pid" "$APP_MARK" || {
       grep -E 'APPLICATION FAILED|Description:|Caused by|ERROR' "$HOME_DIR/app.log" | tail -n 4 >&2
       fail "The application ended while starting; the whole record is in $HOME_DIR/app.log."
@@ -96,10 +153,12 @@ command_start() {
   trap 'finish; exit 0' INT TERM
   trap finish EXIT
   use_database
-  run_app --server.port="$PORT" --dremsa.demo=load
+  tls_arguments
+  run_devices
+  run_app --server.port="$PORT" --server.address="$ADDRESS" --dremsa.demo=load ${TLS_ARGUMENTS[@]+"${TLS_ARGUMENTS[@]}"}
   wait_for_app "$PORT"
   say ""
-  say "Dremsa is ready at http://127.0.0.1:$PORT"
+  say "Dremsa is ready at $SCHEME://$(case "$ADDRESS" in 0.0.0.0|::) hostname 2>/dev/null || printf 127.0.0.1 ;; *) printf %s "$ADDRESS" ;; esac):$PORT"
   say "Demo household: press 'Look around the demo kitchen', or sign in as 'sorrel' with 'allotment-31'."
   say "Ctrl-C stops it."
   wait "$APP_PID" || true
@@ -153,7 +212,7 @@ command_screenshots() {
   make_home
   need_packages "${DATABASE_PACKAGES[@]}" "${BROWSER_PACKAGES[@]}"
   test_database
-  (cd "$ROOT" && mvn -B -q -ntp -pl core,web,server,journeys verify -Dspotless.check.skip=true -Dweb.test.skip=true \
+  (cd "$ROOT" && mvn -B -q -ntp -pl core,devices,web,server,journeys verify -Dspotless.check.skip=true -Dweb.test.skip=true \
     -Dtest=ScreenshotsTest -Dsurefire.failIfNoSpecifiedTests=false -Ddremsa.screenshots=true)
   say "docs/screenshots was made anew."
 }

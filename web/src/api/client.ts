@@ -12,6 +12,9 @@ export type Run = Schemas['RunView'];
 export type RunLine = Schemas['RunLine'];
 export type BottleLine = Schemas['BottleLine'];
 export type BottleView = Schemas['BottleView'];
+export type BottleEvent = Schemas['BottleEventForm'];
+export type FridgeOutcome = Schemas['FridgeOutcome'];
+export type LabelFormat = Schemas['Labels']['format'];
 export type Household = Schemas['HouseholdView'];
 export type Kitchen = Schemas['KitchenJson'];
 export type FormulaLine = Schemas['FormulaLine'];
@@ -79,6 +82,13 @@ api.use({
   },
 });
 
+/** The name of the event that tells whether the last request found the server. */
+export const LINE = 'dremsa-line';
+
+function tellLine(open: boolean) {
+  window.dispatchEvent(new CustomEvent(LINE, { detail: open }));
+}
+
 /**
  * Waits for an answer and hands out its data.
  *
@@ -88,9 +98,12 @@ export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response
   let answer;
   try {
     answer = await call;
-  } catch {
+  } catch (error) {
+    // A question that is asked no more says nothing about the line.
+    if (!(error instanceof DOMException && error.name === 'AbortError')) tellLine(false);
     throw new ProblemError(OFFLINE);
   }
+  tellLine(true);
   if (answer.error !== undefined || !answer.response.ok) {
     const said = answer.error as Partial<Problem> | undefined;
     throw new ProblemError({
@@ -129,4 +142,29 @@ export const keys = {
   shopping: ['household', 'shopping'] as const,
   handbook: ['household', 'handbook'] as const,
   methods: ['methods'] as const,
+  tray: ['household', 'tray'] as const,
+  fridge: ['household', 'fridge'] as const,
+  waste: (months: number) => ['household', 'waste', months] as const,
+  feed: ['household', 'feed'] as const,
+  whatIf: (id: string, event: unknown) => ['household', 'what-if', id, event] as const,
+  devices: ['devices'] as const,
+  cooling: (id: string, version: number) => ['household', 'cooling', id, version] as const,
 };
+
+/**
+ * Sends a file as it is.
+ *
+ * @throws ProblemError when the server refused, or nobody answered
+ */
+export async function post(path: string, file: Blob, type: string): Promise<void> {
+  const sent = fetch(path, {
+    method: 'POST',
+    body: file,
+    headers: { 'Content-Type': type, 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') },
+  }).then(async (response) => ({
+    response,
+    data: null,
+    error: response.ok ? undefined : ((await response.json().catch(() => ({}))) as unknown),
+  }));
+  await ask(sent);
+}

@@ -6,7 +6,7 @@ import {
 } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { components } from './generated/schema';
-import { api, ask, keys } from './client';
+import { api, ask, keys, LINE, type BottleEvent } from './client';
 
 export type Question = components['schemas']['Question'];
 
@@ -79,7 +79,12 @@ export const useBottle = (id: string) =>
   });
 
 export const useRunning = () =>
-  useQuery({ queryKey: keys.running, queryFn: () => ask(api.GET('/api/batches/running')) });
+  useQuery({
+    queryKey: keys.running,
+    queryFn: () => ask(api.GET('/api/batches/running')),
+    // While something runs a lost line is noticed within half a minute.
+    refetchInterval: (query) => (query.state.data?.length ? 30_000 : false),
+  });
 
 export const useRun = (id: string) =>
   useQuery({
@@ -124,10 +129,14 @@ export function useChanges(): boolean {
     const back = (e: PageTransitionEvent) => {
       if (e.persisted) listen();
     };
+    // A cut line leaves a stream hanging; a request that found nobody knows better.
+    const heard = (e: Event) => setOpen((e as CustomEvent<boolean>).detail);
     listen();
+    window.addEventListener(LINE, heard);
     window.addEventListener('pagehide', leave);
     window.addEventListener('pageshow', back);
     return () => {
+      window.removeEventListener(LINE, heard);
       window.removeEventListener('pagehide', leave);
       window.removeEventListener('pageshow', back);
       leave();
@@ -135,3 +144,56 @@ export function useChanges(): boolean {
   }, [client]);
   return open;
 }
+
+/** What was called out, and what will be. */
+export const useTray = () =>
+  useQuery({
+    queryKey: keys.tray,
+    queryFn: () => ask(api.GET('/api/messages', { params: { query: { page: 0 } } })),
+  });
+
+/** The devices of the kitchen; asked for again now and then, as they are switched on and off. */
+export const useDevices = () =>
+  useQuery({
+    queryKey: keys.devices,
+    queryFn: () => ask(api.GET('/api/devices')),
+    refetchInterval: 60_000,
+    staleTime: 20_000,
+  });
+
+/** The ways to cool at the present or next cooling of a run. */
+export const useCooling = (id: string, version: number) =>
+  useQuery({
+    queryKey: keys.cooling(id, version),
+    queryFn: () => ask(api.GET('/api/batches/{id}/cooling', { params: { path: { id } } })),
+    placeholderData: keepPreviousData,
+    refetchInterval: 60_000,
+    retry: false,
+  });
+
+/** What an event would do to a bottle's last day; asked for once it is said completely. */
+export const useWhatIf = (id: string, event: BottleEvent | undefined) =>
+  useQuery({
+    queryKey: keys.whatIf(id, event),
+    queryFn: () =>
+      ask(api.POST('/api/bottles/{id}/what-if', { params: { path: { id } }, body: event! })),
+    enabled: event !== undefined,
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+
+/** What happened to the fridge before. */
+export const useFridge = () =>
+  useQuery({ queryKey: keys.fridge, queryFn: () => ask(api.GET('/api/fridge')) });
+
+/** What was brewed, used and thrown away over some months. */
+export const useWaste = (months: number) =>
+  useQuery({
+    queryKey: keys.waste(months),
+    queryFn: () => ask(api.GET('/api/waste', { params: { query: { months } } })),
+    placeholderData: keepPreviousData,
+  });
+
+/** Whether there is a private calendar address. */
+export const useFeed = () =>
+  useQuery({ queryKey: keys.feed, queryFn: () => ask(api.GET('/api/feed')) });

@@ -7,7 +7,6 @@ import { useSession } from '../api/queries';
 import { NewHousehold } from '../features/accounts/NewHousehold';
 import { SignIn } from '../features/accounts/SignIn';
 import { BenchPage } from '../features/bench/BenchPage';
-import { RunPage } from '../features/bench/RunPage';
 import { CardPage } from '../features/formulas/CardPage';
 import { EditorPage } from '../features/formulas/EditorPage';
 import { FormulaPage } from '../features/formulas/FormulaPage';
@@ -18,8 +17,12 @@ import { HandbookPage } from '../features/handbook/HandbookPage';
 import { KitchenPage } from '../features/kitchens/KitchenPage';
 import { MeasurePage } from '../features/predictions/MeasurePage';
 import { BottlePage } from '../features/shelf/BottlePage';
+import { FridgePage } from '../features/shelf/FridgePage';
+import { LabelsPage } from '../features/shelf/LabelsPage';
+import { WastePage } from '../features/shelf/WastePage';
 import { HistoryPage } from '../features/shelf/HistoryPage';
 import { ShelfPage } from '../features/shelf/ShelfPage';
+import { TrayPage } from '../features/tray/TrayPage';
 import { StoresPage } from '../features/stores/StoresPage';
 import { Shell } from './Shell';
 import { Waiting } from './states';
@@ -74,10 +77,14 @@ function Views() {
         <Route path="/choose/:id/change" element={<EditorPage />} />
         <Route path="/choose/:id/card" element={<CardPage />} />
         <Route path="/brew" element={<BenchPage />} />
-        <Route path="/brew/:id" element={<RunPage />} />
+        <Route path="/brew/:id" element={<BenchPage />} />
         <Route path="/keep" element={<ShelfPage />} />
         <Route path="/keep/history" element={<HistoryPage />} />
+        <Route path="/keep/fridge" element={<FridgePage />} />
+        <Route path="/keep/waste" element={<WastePage />} />
+        <Route path="/keep/labels" element={<LabelsPage />} />
         <Route path="/keep/:id" element={<BottlePage />} />
+        <Route path="/tray" element={<TrayPage />} />
         <Route path="/learn" element={<HandbookPage />} />
         <Route path="/kitchen" element={<KitchenPage />} />
         <Route path="*" element={<Navigate to="/keep" replace />} />

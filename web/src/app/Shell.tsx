@@ -1,8 +1,11 @@
-import { NavLink, Link, Outlet, useMatch } from 'react-router';
+import { NavLink, Link, Outlet, useLocation, useMatch } from 'react-router';
 import { useState } from 'react';
 import { useChanges, useHousehold } from '../api/queries';
+import { useCalls } from '../features/bench/useCalls';
+import { usePendingSender } from '../features/bench/useTaps';
 import { formatFor } from './format';
 import { useServerClock } from './clock';
+import { Mishap } from './Mishap';
 import { Worktop } from './Worktop';
 
 const VERBS = [
@@ -16,7 +19,10 @@ const VERBS = [
 export function Shell() {
   const household = useHousehold();
   const open = useChanges();
+  usePendingSender(open);
+  const unread = useCalls();
   const inRun = useMatch('/brew/:id') !== null;
+  const { pathname } = useLocation();
   const [verbsShown, setVerbsShown] = useState(false);
   const now = useServerClock(household.data?.now, household.dataUpdatedAt, 30_000);
   const format = formatFor(household.data);
@@ -35,6 +41,10 @@ export function Shell() {
               {v.word}
             </NavLink>
           ))}
+          <NavLink className="tray-door" to="/tray" onClick={() => setVerbsShown(false)}>
+            Tray{unread > 0 && <b>{unread > 99 ? '99+' : unread}</b>}
+            <span className="sr">{unread > 0 ? ' not seen' : ''}</span>
+          </NavLink>
         </nav>
         {household.data && (
           <Link className="where" to="/kitchen">
@@ -47,7 +57,9 @@ export function Shell() {
           No line to Dremsa just now. Timers run on from what was last known.
         </div>
       )}
-      <Outlet context={{ showVerbs: () => setVerbsShown((shown) => !shown) }} />
+      <Mishap place={pathname}>
+        <Outlet context={{ showVerbs: () => setVerbsShown((shown) => !shown) }} />
+      </Mishap>
       <Worktop />
     </div>
   );

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { RunLine } from '../api/client';
 import { useHousehold, useRunning, useShelf } from '../api/queries';
+import { inFront } from '../features/bench/calls';
 import { useServerClock } from './clock';
 import { countdown } from './format';
 
@@ -13,7 +14,7 @@ export function Worktop() {
   const empty = running.data?.length === 0;
   return (
     <footer className="worktop" aria-label="On the worktop">
-      {running.data?.map((run) => (
+      {inFront(running.data ?? []).map((run) => (
         <Link key={run.id} to={`/brew/${run.id}`}>
           <b>{nextWord(run, now)}</b>
           <span>
@@ -35,20 +36,15 @@ export function Worktop() {
   );
 }
 
+/** How long until hands are wanted; "now" when they are. */
 function nextWord(run: RunLine, now: number): string {
-  if (!run.window) return `step ${run.step + 1}`;
-  const right = new Date(run.window.rightFrom).getTime();
-  const usual = new Date(run.window.usualAt).getTime();
-  const late = new Date(run.window.lateFrom).getTime();
-  if (now < right) return countdown(right - now);
-  if (now < usual) return countdown(usual - now);
-  return now <= late ? 'now' : 'late';
+  const at = Date.parse(run.hands?.at ?? run.usualAt ?? run.startedAt);
+  if (run.window && now > Date.parse(run.window.lateFrom)) return 'late';
+  return at > now ? countdown(at - now) : 'now';
 }
 
 function nextWhat(run: RunLine, now: number): string {
-  if (!run.window) return run.headline.toLowerCase();
-  const right = new Date(run.window.rightFrom).getTime();
-  const usual = new Date(run.window.usualAt).getTime();
-  if (now < right) return 'until it may be strained';
-  return now < usual ? 'until the usual time' : 'look at it';
+  const what = run.hands?.words ?? run.headline;
+  const at = Date.parse(run.hands?.at ?? run.startedAt);
+  return at > now && !run.needsHands ? `until “${what.toLowerCase()}”` : what.toLowerCase();
 }

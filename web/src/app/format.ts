@@ -15,6 +15,8 @@ export interface Format {
   moment: (instant: string | number) => string;
   clock: (instant: string | number) => string;
   dateOf: (instant: string | number) => string;
+  /** Local date and time as a form field wants it: "2026-11-25T08:30". */
+  localOf: (instant: string | number) => string;
 }
 
 /** 3 figures where they tell something, no false decimals. */
@@ -63,6 +65,11 @@ export function formatFor(household: Household | undefined): Format {
     minute: '2-digit',
   });
   const clock = make({ hour: '2-digit', minute: '2-digit' });
+  const local = new Intl.DateTimeFormat('sv-SE', {
+    timeZone: zone,
+    dateStyle: 'short',
+    timeStyle: 'short',
+  });
   const iso = new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short' });
   return {
     celsius: (c) =>
@@ -81,6 +88,7 @@ export function formatFor(household: Household | undefined): Format {
     moment: (instant) => moment.format(new Date(instant)).replace(/, (\d\d:)/, ' $1'),
     clock: (instant) => clock.format(new Date(instant)),
     dateOf: (instant) => iso.format(new Date(instant)),
+    localOf: (instant) => local.format(new Date(instant)).replace(' ', 'T'),
   };
 }
 

@@ -14,6 +14,8 @@ interface Props {
   onMinutes?: (step: number, minutes: number) => void;
   /** Index of the step that is looked at; it is framed. */
   selected?: number;
+  /** Temperatures that were read, drawn as dots. */
+  readings?: { minute: number; celsius: number }[];
   /** When given, a tap on a step tells which. */
   onSelect?: (step: number) => void;
 }
@@ -26,7 +28,15 @@ export function mainStep(steps: StepPlan[]): StepPlan | undefined {
 }
 
 /** Time from left to right, temperature as a line, the long step with its window below. */
-export function BrewLine({ prediction, format, nowMinute, onMinutes, selected, onSelect }: Props) {
+export function BrewLine({
+  prediction,
+  format,
+  nowMinute,
+  onMinutes,
+  selected,
+  readings,
+  onSelect,
+}: Props) {
   const id = useId().replaceAll(':', '');
   const { ref, width } = useElementSize();
   const w = Math.max(300, width || 800);
@@ -123,7 +133,7 @@ export function BrewLine({ prediction, format, nowMinute, onMinutes, selected, o
           strokeLinejoin="round"
         />
         {prediction.landmarks
-          .filter((l) => l.id !== 'SCALP')
+          .filter((l) => l.id !== 'SCALP' && l.id !== 'BLEND')
           .map((l) => (
             <g key={l.id}>
               <path
@@ -142,6 +152,19 @@ export function BrewLine({ prediction, format, nowMinute, onMinutes, selected, o
               </text>
             </g>
           ))}
+        {readings?.slice(-80).map((r, i) => (
+          <circle
+            key={i}
+            cx={x(r.minute)}
+            cy={y(r.celsius)}
+            r="4"
+            fill="var(--paper)"
+            stroke="var(--ink)"
+            strokeWidth="2"
+          >
+            <title>{`read: ${format.celsius(r.celsius)}`}</title>
+          </circle>
+        ))}
         {prediction.steps.map((s) => (
           <rect
             key={s.index}

@@ -4,3 +4,4 @@ export { KeepingBand } from './KeepingBand';
 export { PotPicture } from './PotPicture';
 export { WaterAccount } from './WaterAccount';
 export { WindowBar } from './WindowBar';
+export { Patterns } from './Patterns';

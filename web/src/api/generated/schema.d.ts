@@ -72,6 +72,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{id}/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/cooling": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["cooling"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/device-reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readDevice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["enter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/entries/{entry}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/following": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["follow"];
+        delete: operations["unfollow"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{id}/give-up": {
         parameters: {
             query?: never;
@@ -88,6 +184,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{id}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photo"];
+        put?: never;
+        post?: never;
+        delete: operations["removePhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/put-off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putOff"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/steps/{index}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/steps/{index}/cooling": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cool"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/steps/{index}/extend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["extend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{id}/steps/{index}/finish": {
         parameters: {
             query?: never;
@@ -98,6 +290,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["finish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/steps/{index}/skip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["skip"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/steps/{index}/water": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["water"];
         delete?: never;
         options?: never;
         head?: never;
@@ -168,6 +392,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bottles/{id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["happened"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bottles/{id}/finish": {
         parameters: {
             query?: never;
@@ -216,7 +456,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/formulas": {
+    "/api/bottles/{id}/what-if": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["whatIf"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices": {
         parameters: {
             query?: never;
             header?: never;
@@ -224,6 +480,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["list_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["state"];
+        put?: never;
+        post: operations["make"];
+        delete: operations["revoke"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list_2"];
         put?: never;
         /** Begin a formula: from a copy, from a method's model, or as given */
         post: operations["add"];
@@ -351,6 +639,54 @@ export interface paths {
         /** Keep the present state of a formula under a number */
         post: operations["keep"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fridge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list_3"];
+        put?: never;
+        post: operations["happened_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fridge/fridge-log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["log"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fridge/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeBack"];
         options?: never;
         head?: never;
         patch?: never;
@@ -484,6 +820,22 @@ export interface paths {
         get: operations["usual"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["print"];
         delete?: never;
         options?: never;
         head?: never;
@@ -632,7 +984,7 @@ export interface paths {
          * All materials, the household's own included
          * @description Each figure has its unit, range and provenance; own figures override.
          */
-        get: operations["list_2"];
+        get: operations["list_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -673,6 +1025,54 @@ export interface paths {
         get: operations["substitutes"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["tray"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readAll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{id}/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -835,10 +1235,31 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/waste": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["waste"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Again: {
+            /** Format: int64 */
+            version: number;
+            reason?: string;
+        };
         AmountJson: {
             /** Format: double */
             value: number;
@@ -884,6 +1305,27 @@ export interface components {
             /** Format: double */
             minutes: number;
         };
+        BottleEventForm: {
+            /** Format: int64 */
+            version: number;
+            /** @enum {string} */
+            what: "LEFT_OUT" | "MOVE" | "OPEN" | "FREEZE_PORTIONS" | "POUR" | "SCHOOL";
+            /** Format: double */
+            hours?: number;
+            /** @enum {string} */
+            place?: "ROOM" | "BATHROOM" | "FRIDGE" | "FREEZER";
+            /** Format: double */
+            millilitres?: number;
+            /** Format: double */
+            portionMl?: number;
+            /** Format: uuid */
+            into?: string;
+            /** @enum {string} */
+            school?: "CAREFUL" | "PRACTICE";
+            cleanWorking?: boolean;
+            /** Format: double */
+            hoursAgo?: number;
+        };
         BottleFill: {
             /** @enum {string} */
             container: "SPRAY" | "TRIGGER" | "APPLICATOR" | "JAR" | "CUBES";
@@ -896,7 +1338,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             /** @enum {string} */
-            kind: "STARTED" | "STEP_DONE" | "STEP_UNDONE" | "BOTTLED" | "GIVEN_UP" | "TAKEN" | "FINISHED" | "DISCARDED";
+            kind: "PLANNED" | "STARTED" | "STEP_DONE" | "STEP_SKIPPED" | "STEP_EXTENDED" | "STEP_AGAIN" | "STEP_UNDONE" | "WATER_ADDED" | "COOLING_CHANGED" | "DIVIDED" | "BOTTLED" | "GIVEN_UP" | "TAKEN" | "LEFT_OUT" | "MOVED" | "OPENED" | "FROZEN" | "THAWED" | "POURED_OUT" | "POURED_IN" | "SCHOOL_CHANGED" | "FRIDGE_WARM" | "LABELLED" | "FINISHED" | "DISCARDED";
             /** Format: double */
             millilitres?: number;
             detail: string;
@@ -909,6 +1351,8 @@ export interface components {
             version: number;
             /** Format: uuid */
             batchId: string;
+            formulaId: string;
+            code: string;
             /** Format: int32 */
             number: number;
             name: string;
@@ -922,12 +1366,15 @@ export interface components {
             /** Format: double */
             leftMl: number;
             /** @enum {string} */
-            place: "ROOM" | "FRIDGE" | "FREEZER";
+            place: "ROOM" | "BATHROOM" | "FRIDGE" | "FREEZER";
             /** Format: date-time */
             filledAt: string;
             /** Format: date */
             lastDay: string;
             useNow: boolean;
+            marked: boolean;
+            /** Format: date */
+            printedDay?: string;
             /** @enum {string} */
             freshness: "GOOD" | "SOON" | "LAST_DAY" | "OVER";
             /** @enum {string} */
@@ -948,6 +1395,7 @@ export interface components {
             /** Format: date */
             today: string;
             keeping: components["schemas"]["VerdictJson"];
+            keptBy: components["schemas"]["KeptBy"];
             ingredients: string[];
             happenings: components["schemas"]["BottleHappening"][];
         };
@@ -1006,12 +1454,108 @@ export interface components {
             /** Format: double */
             freezerDays: number;
         };
+        ComingLine: {
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            kind: "SOON" | "NOW" | "LATE";
+            title: string;
+            words: string;
+            link: string;
+        };
+        ComparedFigure: {
+            name: string;
+            unit: string;
+            /** Format: double */
+            planned: number;
+            /** Format: double */
+            real: number;
+        };
+        ComparedStep: {
+            headline: string;
+            /** Format: double */
+            plannedMinutes?: number;
+            /** Format: double */
+            realMinutes?: number;
+        };
+        Comparison: {
+            steps: components["schemas"]["ComparedStep"][];
+            figures: components["schemas"]["ComparedFigure"][];
+            /** Format: date */
+            plannedLastDay: string;
+            /** Format: date */
+            lastDay: string;
+            plannedBand: string;
+            band: string;
+        };
+        CoolBy: {
+            /** Format: int64 */
+            version: number;
+            /** @enum {string} */
+            way: "COUNTER" | "SHALLOW_BOWL" | "ICE_BATH" | "FRIDGE";
+            cover: boolean;
+        };
+        CoolingLandmark: {
+            id: string;
+            words: string;
+            /** Format: double */
+            minutes: number;
+        };
+        CoolingLine: {
+            /** @enum {string} */
+            way: "COUNTER" | "SHALLOW_BOWL" | "ICE_BATH" | "FRIDGE";
+            cover: boolean;
+            planned: boolean;
+            words: string;
+            /** Format: double */
+            toStep?: number;
+            minutes: components["schemas"]["CoolingLandmark"][];
+            /** Format: date */
+            lastDay: string;
+            /** Format: double */
+            spentHours: number;
+            /** Format: double */
+            bottledMl: number;
+        };
+        CoolingView: {
+            /** Format: int32 */
+            step: number;
+            /** Format: double */
+            toC: number;
+            ways: components["schemas"]["CoolingLine"][];
+            yardstick: string;
+        };
         CostJson: {
             cause: string;
             /** Format: double */
             hours: number;
             /** Format: double */
             spentHours: number;
+        };
+        DayLine: {
+            /** Format: int32 */
+            day: number;
+            /** Format: date */
+            date: string;
+            shakeDue: boolean;
+            shaken: boolean;
+            /** Format: double */
+            celsius?: number;
+            /** Format: double */
+            ph?: number;
+            words: string[];
+        };
+        Device: {
+            id: string;
+            /** @enum {string} */
+            kind: "SCALE" | "THERMOMETER" | "PH_METER" | "FRIDGE_LOGGER";
+            name: string;
+            /** Format: double */
+            battery?: number;
+        };
+        DeviceTable: {
+            devices: components["schemas"]["Device"][];
+            problem: string;
         };
         Discard: {
             /** Format: int64 */
@@ -1043,15 +1587,43 @@ export interface components {
             /** Format: double */
             share: number;
         };
+        EntryLine: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            step: number;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            kind: "TEMPERATURE" | "WEIGHT" | "VOLUME" | "PH" | "INGREDIENT" | "SMELL" | "SHAKEN" | "NOTE";
+            /** Format: double */
+            amount?: number;
+            subject?: string;
+            words: string;
+            source: string;
+        };
         ExplainedView: {
             result: string;
             title: string;
             words: string;
             source: string;
         };
+        Extend: {
+            /** Format: int64 */
+            version: number;
+            /** Format: double */
+            minutes: number;
+            reason?: string;
+        };
         Fault: {
             place: string;
             words: string;
+        };
+        FeedAddress: {
+            path: string;
+        };
+        FeedState: {
+            made: boolean;
         };
         FigureJson: {
             /** Format: double */
@@ -1074,6 +1646,26 @@ export interface components {
             what: string;
             why: string;
             cure: string;
+        };
+        FitLine: {
+            /** Format: double */
+            factor: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            /** Format: int32 */
+            readings: number;
+            /** Format: double */
+            errorC: number;
+        };
+        Following: {
+            device: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: date-time */
+            lastAt?: string;
+            problem: string;
         };
         FormulaFile: {
             $schema?: string;
@@ -1143,6 +1735,71 @@ export interface components {
             kept: components["schemas"]["KeptView"][];
             brewed: components["schemas"]["Brewed"][];
         };
+        FormulaWaste: {
+            formulaId: string;
+            name: string;
+            /** Format: int32 */
+            batches: number;
+            /** Format: double */
+            brewedMl: number;
+            /** Format: double */
+            usedMl: number;
+            /** Format: double */
+            thrownMl: number;
+            /** Format: double */
+            cost: number;
+            /** Format: double */
+            thrownCost: number;
+            reasons: components["schemas"]["ReasonMl"][];
+            advice: string;
+        };
+        FridgeForm: {
+            /** @enum {string} */
+            what: "POWER_CUT" | "WARM";
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            celsius?: number;
+            /** Format: double */
+            endedHoursAgo?: number;
+        };
+        FridgeLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            words: string;
+        };
+        FridgeOutcome: {
+            /** Format: uuid */
+            id?: string;
+            words: string;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            /** Format: int32 */
+            readings: number;
+            /** Format: double */
+            coldest?: number;
+            /** Format: double */
+            warmest?: number;
+            gaps: components["schemas"]["GapLine"][];
+            left: components["schemas"]["LeftLine"][];
+            bottles: components["schemas"]["Touched"][];
+        };
+        FromDevice: {
+            device: string;
+            sure?: boolean;
+        };
+        GapLine: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+        };
         GiveUp: {
             /** Format: int64 */
             version: number;
@@ -1166,11 +1823,16 @@ export interface components {
             explained: components["schemas"]["ExplainedView"][];
             sources: string[];
         };
+        HandsLine: {
+            /** Format: date-time */
+            at: string;
+            words: string;
+        };
         HappeningLine: {
             /** Format: date-time */
             at: string;
             /** @enum {string} */
-            kind: "STARTED" | "STEP_DONE" | "STEP_UNDONE" | "BOTTLED" | "GIVEN_UP" | "TAKEN" | "FINISHED" | "DISCARDED";
+            kind: "PLANNED" | "STARTED" | "STEP_DONE" | "STEP_SKIPPED" | "STEP_EXTENDED" | "STEP_AGAIN" | "STEP_UNDONE" | "WATER_ADDED" | "COOLING_CHANGED" | "DIVIDED" | "BOTTLED" | "GIVEN_UP" | "TAKEN" | "LEFT_OUT" | "MOVED" | "OPENED" | "FROZEN" | "THAWED" | "POURED_OUT" | "POURED_IN" | "SCHOOL_CHANGED" | "FRIDGE_WARM" | "LABELLED" | "FINISHED" | "DISCARDED";
             /** Format: double */
             millilitres?: number;
             detail: string;
@@ -1191,7 +1853,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             /** @enum {string} */
-            kind: "STARTED" | "STEP_DONE" | "STEP_UNDONE" | "BOTTLED" | "GIVEN_UP" | "TAKEN" | "FINISHED" | "DISCARDED";
+            kind: "PLANNED" | "STARTED" | "STEP_DONE" | "STEP_SKIPPED" | "STEP_EXTENDED" | "STEP_AGAIN" | "STEP_UNDONE" | "WATER_ADDED" | "COOLING_CHANGED" | "DIVIDED" | "BOTTLED" | "GIVEN_UP" | "TAKEN" | "LEFT_OUT" | "MOVED" | "OPENED" | "FROZEN" | "THAWED" | "POURED_OUT" | "POURED_IN" | "SCHOOL_CHANGED" | "FRIDGE_WARM" | "LABELLED" | "FINISHED" | "DISCARDED";
             code: string;
             name: string;
             /** Format: double */
@@ -1283,6 +1945,12 @@ export interface components {
             /** Format: double */
             capDays: number;
         };
+        KeptBy: {
+            /** @enum {string} */
+            school: "CAREFUL" | "PRACTICE";
+            cleanWorking: boolean;
+            schools: ("CAREFUL" | "PRACTICE")[];
+        };
         KeptNumber: {
             /** Format: int32 */
             number: number;
@@ -1295,6 +1963,14 @@ export interface components {
             note: string;
             formula: components["schemas"]["FormulaJson"];
             differences: string[];
+        };
+        Kin: {
+            /** Format: uuid */
+            id: string;
+            code: string;
+            name: string;
+            /** @enum {string} */
+            status: "PLANNED" | "RUNNING" | "DIVIDED" | "BOTTLED" | "GIVEN_UP";
         };
         KitchenForm: {
             kitchen: components["schemas"]["KitchenJson"];
@@ -1321,6 +1997,14 @@ export interface components {
             /** Format: double */
             scaleStep?: number;
         };
+        Labels: {
+            bottles: string[];
+            /** @enum {string} */
+            format: "A4_21" | "A4_8" | "LETTER_10" | "A4_PLAIN" | "LETTER_PLAIN" | "TAPE";
+            /** Format: int32 */
+            skip?: number;
+            name?: string;
+        };
         LandmarkJson: {
             id: string;
             words: string;
@@ -1328,6 +2012,23 @@ export interface components {
             celsius: number;
             /** Format: double */
             minute?: number;
+        };
+        LandmarkLine: {
+            id: string;
+            words: string;
+            /** Format: double */
+            celsius: number;
+            /** Format: date-time */
+            at?: string;
+            /** Format: date-time */
+            low?: string;
+            /** Format: date-time */
+            high?: string;
+        };
+        LeftLine: {
+            /** Format: int32 */
+            line: number;
+            why: string;
         };
         LoadJson: {
             /** Format: int32 */
@@ -1416,6 +2117,18 @@ export interface components {
             };
             own?: boolean;
         };
+        MessageLine: {
+            /** Format: int64 */
+            id: number;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            kind: "SOON" | "NOW" | "LATE";
+            title: string;
+            words: string;
+            link: string;
+            unread: boolean;
+        };
         MethodStep: {
             headline: string;
             needsHands: boolean;
@@ -1450,6 +2163,25 @@ export interface components {
             /** Format: double */
             thickness: number;
         };
+        MomentLine: {
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            kind: "FIRST" | "STIR" | "SHAKE" | "LOOK" | "SOON" | "NOW" | "LATE";
+            words: string;
+        };
+        MonthLine: {
+            month: string;
+            /** Format: double */
+            brewedMl: number;
+            /** Format: double */
+            usedMl: number;
+            /** Format: double */
+            thrownMl: number;
+            /** Format: double */
+            cost: number;
+            reasons: components["schemas"]["ReasonMl"][];
+        };
         NeedView: {
             /** @enum {string} */
             need: "OILY_SCALP" | "FLAKES" | "DRY_LENGTHS" | "HOLD" | "TANGLES" | "LIGHT_HAIR" | "NO_SCENT";
@@ -1469,6 +2201,21 @@ export interface components {
             pours?: {
                 [key: string]: string;
             };
+            /** Format: date-time */
+            startAt?: string;
+            /** Format: date-time */
+            readyBy?: string;
+        };
+        NewEntry: {
+            /** @enum {string} */
+            kind: "TEMPERATURE" | "WEIGHT" | "VOLUME" | "PH" | "INGREDIENT" | "SMELL" | "SHAKEN" | "NOTE";
+            /** Format: double */
+            amount?: number;
+            subject?: string;
+            words?: string;
+            /** Format: int64 */
+            secondsAgo?: number;
+            sure?: boolean;
         };
         NewFormula: {
             copyOf?: string;
@@ -1529,6 +2276,15 @@ export interface components {
             figure: components["schemas"]["FigureJson"];
             standard: components["schemas"]["FigureJson"];
         };
+        PhotoLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            step: number;
+            /** Format: date-time */
+            at: string;
+            caption: string;
+        };
         PlannedStep: {
             /** Format: int32 */
             index: number;
@@ -1554,6 +2310,15 @@ export interface components {
             /** Format: double */
             weighed?: number;
             beside: string[];
+        };
+        PourWater: {
+            /** Format: int64 */
+            version: number;
+            /** Format: double */
+            millilitres: number;
+            /** Format: double */
+            celsius: number;
+            reason?: string;
         };
         PredictionJson: {
             /** Format: double */
@@ -1603,6 +2368,14 @@ export interface components {
                 low?: number;
                 high?: number;
             }[];
+        };
+        PutOff: {
+            /** Format: int64 */
+            version: number;
+            /** Format: date-time */
+            startAt?: string;
+            /** Format: date-time */
+            readyBy?: string;
         };
         Question: {
             formulaId?: string;
@@ -1655,20 +2428,41 @@ export interface components {
             words: string;
             source: string;
         };
+        ReasonMl: {
+            /** @enum {string} */
+            reason: "DATE" | "MOULD" | "SMELL" | "SEPARATED" | "DISLIKED" | "SPILLED" | "OTHER";
+            /** Format: double */
+            millilitres: number;
+        };
         RunLine: {
             /** Format: uuid */
             id: string;
+            /** Format: int64 */
+            version: number;
+            /** Format: uuid */
+            parent?: string;
             code: string;
             name: string;
+            tint: string;
             /** @enum {string} */
-            status: "RUNNING" | "BOTTLED" | "GIVEN_UP";
+            status: "PLANNED" | "RUNNING" | "DIVIDED" | "BOTTLED" | "GIVEN_UP";
             /** Format: int32 */
             step: number;
             /** Format: int32 */
             steps: number;
             headline: string;
+            cue: string;
             needsHands: boolean;
+            last: boolean;
             window?: components["schemas"]["WindowMoments"];
+            /** Format: date-time */
+            usualAt?: string;
+            /** Format: date-time */
+            readyAt?: string;
+            hands?: components["schemas"]["HandsLine"];
+            moments: components["schemas"]["MomentLine"][];
+            lane: components["schemas"]["SpanLine"][];
+            cautions: string[];
             /** Format: date-time */
             startedAt: string;
             /** Format: date-time */
@@ -1677,6 +2471,7 @@ export interface components {
             bottledMl?: number;
         };
         RunView: {
+            line: components["schemas"]["RunLine"];
             /** Format: uuid */
             id: string;
             /** Format: int64 */
@@ -1685,7 +2480,7 @@ export interface components {
             formulaId: string;
             name: string;
             /** @enum {string} */
-            status: "RUNNING" | "BOTTLED" | "GIVEN_UP";
+            status: "PLANNED" | "RUNNING" | "DIVIDED" | "BOTTLED" | "GIVEN_UP";
             /** Format: date-time */
             now: string;
             /** Format: date-time */
@@ -1696,14 +2491,24 @@ export interface components {
             bottledMl?: number;
             /** Format: int32 */
             step: number;
-            undoable: boolean;
+            lastTap: string;
+            skippable: boolean;
+            again: string;
             window?: components["schemas"]["WindowMoments"];
             done: components["schemas"]["StepRecord"][];
+            log: components["schemas"]["EntryLine"][];
+            photos: components["schemas"]["PhotoLine"][];
+            fit?: components["schemas"]["FitLine"];
+            landmarks: components["schemas"]["LandmarkLine"][];
+            standing?: components["schemas"]["StandingLine"];
+            following?: components["schemas"]["Following"];
             /** @enum {string} */
             container: "SPRAY" | "TRIGGER" | "APPLICATOR" | "JAR" | "CUBES";
             tint: string;
             target: components["schemas"]["TargetJson"];
             prediction: components["schemas"]["PredictionJson"];
+            comparison?: components["schemas"]["Comparison"];
+            kin: components["schemas"]["Kin"][];
             happenings: components["schemas"]["HappeningLine"][];
         };
         SchoolJson: {
@@ -1754,6 +2559,52 @@ export interface components {
             signIn: string;
             password: string;
         };
+        Skip: {
+            /** Format: int64 */
+            version: number;
+            reason: string;
+            /** Format: int64 */
+            secondsAgo?: number;
+        };
+        SpanLine: {
+            /** Format: int32 */
+            index: number;
+            kind: string;
+            headline: string;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            needsHands: boolean;
+            /** @enum {string} */
+            state: "DONE" | "SKIPPED" | "NOW" | "COMING";
+        };
+        StandingLine: {
+            /** Format: int32 */
+            day: number;
+            /** Format: int32 */
+            of: number;
+            /** @enum {string} */
+            stage?: "YOUNG" | "MILD" | "FULL" | "STRONG";
+            stageWords?: string;
+            /** Format: double */
+            ph?: number;
+            /** Format: date-time */
+            mildAt?: string;
+            /** Format: date-time */
+            fullAt?: string;
+            /** Format: date-time */
+            strongAt?: string;
+            /** Format: double */
+            extractedPercent: number;
+            /** Format: double */
+            spentHours: number;
+            /** Format: double */
+            budgetHours?: number;
+            fermentNotSour: boolean;
+            days: components["schemas"]["DayLine"][];
+            throwAway: string[];
+        };
         StepFinish: {
             /** Format: int64 */
             version: number;
@@ -1762,8 +2613,15 @@ export interface components {
             measuredMl?: number;
             /** Format: double */
             measuredC?: number;
+            /** Format: double */
+            measuredG?: number;
+            /** Format: double */
+            measuredPh?: number;
             note?: string;
             bottles?: components["schemas"]["BottleFill"][];
+            /** Format: int64 */
+            secondsAgo?: number;
+            sure?: boolean;
         };
         StepJson: {
             kind: string;
@@ -1778,7 +2636,7 @@ export interface components {
             /** @enum {string} */
             level?: "ROLLING" | "GENTLE" | "SIMMER";
             /** @enum {string} */
-            place?: "ROOM" | "FRIDGE" | "FREEZER";
+            place?: "ROOM" | "BATHROOM" | "FRIDGE" | "FREEZER";
             /** Format: int32 */
             shakeEveryDays?: number;
             /** Format: double */
@@ -1833,6 +2691,15 @@ export interface components {
             measuredMl?: number;
             /** Format: double */
             measuredC?: number;
+            /** Format: double */
+            measuredG?: number;
+            /** Format: double */
+            measuredPh?: number;
+            skipped: boolean;
+            /** Format: double */
+            extendedMin: number;
+            /** Format: double */
+            waterMl: number;
             note: string;
         };
         StepRefJson: {
@@ -1885,7 +2752,8 @@ export interface components {
             /** Format: int64 */
             version: number;
             /** Format: double */
-            millilitres: number;
+            millilitres?: number;
+            amount?: string;
         };
         TargetJson: {
             /** @enum {string} */
@@ -1914,6 +2782,27 @@ export interface components {
             /** @enum {string} */
             band: "SPRAY" | "LIGHT" | "SYRUP" | "GEL" | "STIFF";
             words: string;
+        };
+        Touched: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: date */
+            before: string;
+            /** Format: date */
+            after: string;
+            useNow: boolean;
+        };
+        Tray: {
+            /** Format: int32 */
+            unread: number;
+            messages: components["schemas"]["MessageLine"][];
+            coming: components["schemas"]["ComingLine"][];
+            more: boolean;
+            /** Format: date-time */
+            now: string;
         };
         VariantView: {
             id: string;
@@ -1972,6 +2861,16 @@ export interface components {
                 [key: string]: number;
             };
         };
+        WasteView: {
+            months: components["schemas"]["MonthLine"][];
+            formulas: components["schemas"]["FormulaWaste"][];
+            /** Format: double */
+            brewedMl: number;
+            /** Format: double */
+            usedMl: number;
+            /** Format: double */
+            thrownMl: number;
+        };
         WaterJson: {
             /** Format: double */
             in: number;
@@ -2007,6 +2906,10 @@ export interface components {
             after: components["schemas"]["AmountJson"];
             /** Format: double */
             minutes: number;
+        };
+        WhatIf: {
+            before: components["schemas"]["VerdictJson"];
+            after: components["schemas"]["VerdictJson"];
         };
         WindowJson: {
             /** Format: double */
@@ -2193,6 +3096,242 @@ export interface operations {
             };
         };
     };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Seen"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cooling: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoolingView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FromDevice"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    enter: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                entry: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    follow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FromDevice"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    unfollow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     giveUp: {
         parameters: {
             query?: never;
@@ -2205,6 +3344,257 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["GiveUp"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addPhoto: {
+        parameters: {
+            query?: {
+                caption?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+                "image/png": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PutOff"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    again: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                id: string;
+                index: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Again"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cool: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                id: string;
+                index: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoolBy"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    extend: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                id: string;
+                index: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Extend"];
             };
         };
         responses: {
@@ -2243,6 +3633,82 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["StepFinish"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    skip: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                id: string;
+                index: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Skip"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    water: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                id: string;
+                index: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PourWater"];
             };
         };
         responses: {
@@ -2396,6 +3862,43 @@ export interface operations {
             };
         };
     };
+    happened: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BottleEventForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BottleView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     finish_1: {
         parameters: {
             query?: never;
@@ -2503,7 +4006,158 @@ export interface operations {
             };
         };
     };
+    whatIf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BottleEventForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIf"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     list_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceTable"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    state: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedState"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedAddress"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    revoke: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedState"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2860,6 +4514,136 @@ export interface operations {
             };
         };
     };
+    list_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FridgeLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    happened_1: {
+        parameters: {
+            query?: {
+                look?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FridgeForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FridgeOutcome"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    log: {
+        parameters: {
+            query?: {
+                unit?: "AUTO" | "C" | "F";
+                zone?: string;
+                look?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FridgeOutcome"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     handbook: {
         parameters: {
             query?: never;
@@ -3174,6 +4958,39 @@ export interface operations {
             };
         };
     };
+    print: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Labels"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     add_1: {
         parameters: {
             query?: never;
@@ -3450,7 +5267,7 @@ export interface operations {
             };
         };
     };
-    list_2: {
+    list_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -3564,6 +5381,93 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SubstituteJson"][];
                 };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tray: {
+        parameters: {
+            query?: {
+                page?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tray"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem detail (RFC 9457) */
             default: {
@@ -3968,6 +5872,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StoresView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    waste: {
+        parameters: {
+            query?: {
+                months?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WasteView"];
                 };
             };
             /** @description A problem detail (RFC 9457) */

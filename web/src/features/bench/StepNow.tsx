@@ -1,10 +1,11 @@
 import { Button, NumberInput, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import type { components } from '../../api/generated/schema';
-import type { Run } from '../../api/client';
+import { ProblemError, type Run } from '../../api/client';
 import { said, saidElse } from '../../app/fields';
 import { countdown, duration, figure, type Format } from '../../app/format';
 import { PotPicture, WindowBar } from '../../signature';
+import { hasVoice, readAloud } from './hands';
 import { BottleFills, proposedFills, type Fill } from './BottleFills';
 
 export type Report = Omit<components['schemas']['StepFinish'], 'version'>;
@@ -25,6 +26,9 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
   const last = run.step === run.prediction.steps.length - 1;
   const nextIsStrain = run.prediction.steps[run.step + 1]?.kind === 'strain';
   const measures = plan.kind === 'strain' && !nextIsStrain;
+  const sours = plan.kind === 'ferment';
+  const [ph, setPh] = useState<number | string>('');
+  const [ago, setAgo] = useState(0);
   const [ml, setMl] = useState<number | string>('');
   const [note, setNote] = useState('');
   const [noting, setNoting] = useState(false);
@@ -32,25 +36,61 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
   const [fills, setFills] = useState<Fill[]>(() =>
     proposedFills(run.container, run.target, run.prediction.bottledMl.value),
   );
-  const done = (cueSeen: boolean) =>
+  const divides = last && run.prediction.ways.length > 0;
+  const late = run.window != null && now > Date.parse(run.window.lateFrom);
+  const questioned = error instanceof ProblemError && error.problem.type.endsWith('questioned');
+  const [cueGiven, setCueGiven] = useState(false);
+  const done = (cueSeen: boolean, sure = false) => {
+    setCueGiven(cueSeen);
     onDone({
       cueSeen,
+      sure: sure || undefined,
+      secondsAgo: ago > 0 ? ago * 60 : undefined,
+      measuredPh: sours && ph !== '' ? Number(ph) : undefined,
       measuredMl: measures && ml !== '' ? Number(ml) : undefined,
       note: note || undefined,
-      bottles: last
-        ? fills.map((f) => ({ ...f, sizeMl: +f.sizeMl, millilitres: +f.millilitres }))
-        : undefined,
+      bottles:
+        last && !divides
+          ? fills.map((f) => ({ ...f, sizeMl: +f.sizeMl, millilitres: +f.millilitres }))
+          : undefined,
     });
+  };
   const celsius = celsiusNow(run, now);
   const vessel = run.prediction.vessels[0];
   const cue = plan.guide.cue;
-  const shown = ['measuredMl', 'note', ...fills.map((_, i) => `bottles[${i}].millilitres`)];
+  const aloud = [plan.headline, plan.guide.how, cue && `Look for: ${cue}`, ...plan.cautions]
+    .filter(Boolean)
+    .join('. ');
+  const calls = run.line.moments.filter(
+    (m) =>
+      m.kind !== 'SOON' &&
+      m.kind !== 'LATE' &&
+      Date.parse(m.at) <= now + 1000 &&
+      now - Date.parse(m.at) < 4 * 60_000,
+  );
+  const coming = run.line.moments.find((m) => Date.parse(m.at) > now && m.kind !== 'SOON');
+  const shown = [
+    'measuredMl',
+    'measuredPh',
+    'note',
+    ...fills.map((_, i) => `bottles[${i}].millilitres`),
+  ];
   return (
     <div className="stack">
       <div>
         <h1 className="headline">{plan.headline}</h1>
         <p className="soft">{plan.guide.how}</p>
       </div>
+      {calls.slice(-1).map((m) => (
+        <p key={m.at + m.words} className="call" role="status">
+          {m.words}
+        </p>
+      ))}
+      {coming && (
+        <p className="soft">
+          {coming.words}: {format.clock(coming.at)}
+        </p>
+      )}
       {plan.kind === 'combine' && (
         <ul className="lines">
           {run.prediction.amounts
@@ -67,10 +107,17 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
       {run.window ? (
         <Timed run={run} now={now} format={format} />
       ) : (
-        <p className="soft small">
-          takes about {duration(plan.endMinute - plan.startMinute)}; since{' '}
-          {format.clock(run.done[run.step]!.startedAt)}
-        </p>
+        <>
+          {!plan.needsHands && run.line.usualAt && (
+            <p className="timer" role="timer">
+              {countdown(Date.parse(run.line.usualAt) - now)}
+            </p>
+          )}
+          <p className="soft small">
+            takes about {duration(plan.endMinute - plan.startMinute)}; since{' '}
+            {format.clock(run.done[run.step]!.startedAt)}
+          </p>
+        </>
       )}
       {run.window && vessel && (
         <div style={{ maxWidth: 240, margin: '0 auto', width: '100%' }}>
@@ -104,7 +151,33 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
           error={said(error, 'measuredMl')}
         />
       )}
-      {last && <BottleFills fills={fills} error={error} onChange={setFills} />}
+      {last && !divides && <BottleFills fills={fills} error={error} onChange={setFills} />}
+      {sours && (
+        <NumberInput
+          label="Acidity when stopped, pH"
+          description="From a strip or a meter; it may stay empty."
+          value={ph}
+          onChange={setPh}
+          error={said(error, 'measuredPh')}
+        />
+      )}
+      {late && (
+        <div role="group" aria-label="When was it done?">
+          <p className="soft small">Done earlier, and only now at the screen?</p>
+          <div className="row">
+            {agoChoices(run, now).map((c) => (
+              <Button
+                key={c.minutes}
+                variant={ago === c.minutes ? 'filled' : 'outline'}
+                style={{ height: 48 }}
+                onClick={() => setAgo(c.minutes)}
+              >
+                {c.words}
+              </Button>
+            ))}
+          </div>
+        </div>
+      )}
       {noting && (
         <Textarea
           label="Note"
@@ -120,9 +193,15 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
         </p>
       )}
       <div className="actions">
-        <Button onClick={() => done(Boolean(cue))} loading={busy}>
-          {last ? 'Bottled' : cue ? 'I see it: done' : 'Done'}
-        </Button>
+        {questioned ? (
+          <Button onClick={() => done(cueGiven, true)} loading={busy}>
+            It is right
+          </Button>
+        ) : (
+          <Button onClick={() => done(Boolean(cue))} loading={busy}>
+            {divides ? 'Divide it' : last ? 'Bottled' : cue ? 'I see it: done' : 'Done'}
+          </Button>
+        )}
         {cue ? (
           <Button variant="outline" onClick={() => done(false)} disabled={busy}>
             Go on anyway
@@ -134,6 +213,11 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
         )}
       </div>
       <div className="row">
+        {hasVoice() && (
+          <Button variant="subtle" size="compact-md" onClick={() => readAloud(aloud)}>
+            Read aloud
+          </Button>
+        )}
         {cue && !noting && (
           <Button variant="subtle" size="compact-md" onClick={() => setNoting(true)}>
             Add a note
@@ -159,6 +243,20 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
       )}
     </div>
   );
+}
+
+/** When a step was really done, if it was before the tap: counted back from now, in minutes. */
+function agoChoices(run: Run, now: number): { minutes: number; words: string }[] {
+  const w = run.window!;
+  const usual = Math.round((now - Date.parse(w.usualAt)) / 60_000);
+  const lasted = (now - Date.parse(w.startedAt)) / 60_000;
+  return [
+    { minutes: 0, words: 'just now' },
+    ...[10, 30, 60]
+      .filter((m) => m < lasted)
+      .map((m) => ({ minutes: m, words: `${duration(m)} ago` })),
+    ...(usual > 0 ? [{ minutes: usual, words: 'at its usual time' }] : []),
+  ];
 }
 
 function Timed({ run, now, format }: { run: Run; now: number; format: Format }) {

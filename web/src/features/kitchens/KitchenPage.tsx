@@ -7,6 +7,7 @@ import { said } from '../../app/fields';
 import { Failed, Waiting } from '../../app/states';
 import { MEASURES, TEMPERATURES, ZONES } from '../accounts/choices';
 import { HobTrials } from './HobTrials';
+import { BackupForm } from './BackupForm';
 import { KitchenForm } from './KitchenForm';
 import { Outcome } from './Outcome';
 
@@ -33,6 +34,7 @@ export function KitchenPage() {
           version={kitchen.data.version}
         />
         <HobTrials kitchen={kitchen.data.kitchen} version={kitchen.data.version} />
+        <BackupForm />
         <SignOut />
       </div>
     </main>

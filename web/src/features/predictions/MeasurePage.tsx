@@ -1,14 +1,16 @@
 import { Button, Checkbox, NumberInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, keys, newKey, ProblemError, type Prediction } from '../../api/client';
-import { useFormula, useHousehold, usePrediction } from '../../api/queries';
+import { useFormula, useHousehold, usePrediction, useShelf } from '../../api/queries';
 import { duration, formatFor } from '../../app/format';
 import { Failed, Waiting } from '../../app/states';
 import { BrewLine, KeepingBand, mainStep, WaterAccount } from '../../signature';
 import { Otherwise } from './Otherwise';
+import { Pours } from './Pours';
+import { StartWhen, whenBody, type When } from './StartWhen';
 import { TargetForm } from './TargetForm';
 import { draftPlan, draftQuestion, loadDraft, saveDraft, wantedWords, type Draft } from './target';
 import { WeighOut } from './WeighOut';
@@ -42,6 +44,9 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
     const variant = params.get('variant');
     return variant ? { ...loadDraft(id), variant } : loadDraft(id);
   });
+  const shelf = useShelf();
+  const standing = useMemo(() => new Set(shelf.data?.bottles.map((b) => b.id) ?? []), [shelf.data]);
+  const [when, setWhen] = useState<When>({ kind: 'NOW', at: '' });
   const change = (part: Partial<Draft>) => {
     const next = { ...draft, ...part };
     setDraft(next);
@@ -50,17 +55,20 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
   // While something is dragged one question is on its way at a time, always the newest; what makes
   // the ranges is asked for once it rests.
   const [asked, setAsked] = useState(draft);
-  const prediction = usePrediction({ ...draftQuestion(id, asked, formula), ranges: false });
+  const prediction = usePrediction({
+    ...draftQuestion(id, asked, formula, standing),
+    ranges: false,
+  });
   if (!prediction.isFetching && asked !== draft) setAsked(draft);
   const [rested] = useDebouncedValue(asked, 350);
-  const ranged = usePrediction(draftQuestion(id, rested, formula));
+  const ranged = usePrediction(draftQuestion(id, rested, formula, standing));
   const key = useRef(newKey());
   const brew = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/batches', {
           params: { header: { 'Idempotency-Key': key.current } },
-          body: draftPlan(id, draft, formula),
+          body: { ...draftPlan(id, draft, formula, standing), ...whenBody(when, format) },
         }),
       ),
     onSuccess: async (run) => {
@@ -97,6 +105,14 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
             prediction={p}
             error={problem}
             onChange={change}
+          />
+          <Pours
+            formula={formula.formula}
+            bottles={shelf.data?.bottles ?? []}
+            pours={draft.pours}
+            error={problem}
+            format={format}
+            onChange={(pours) => change({ pours })}
           />
           {p && (
             <div className="stack" style={{ opacity: stale ? 0.35 : 1 }}>
@@ -233,15 +249,16 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
               />
             </div>
           </details>
+          <StartWhen when={when} error={brew.error} onChange={setWhen} />
           <Button
             fullWidth
             mt="md"
             size="lg"
             onClick={() => brew.mutate()}
             loading={brew.isPending}
-            disabled={!p || stale}
+            disabled={!p || (stale && !brew.error) || (when.kind !== 'NOW' && !when.at)}
           >
-            Brew it now
+            {when.kind === 'NOW' ? 'Brew it now' : 'Put it on the bench'}
           </Button>
           <p className="soft small" style={{ marginTop: 12 }}>
             Drag the dark edge of the bottles or the line that ends the long step; arrow keys do the

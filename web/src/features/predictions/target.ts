@@ -25,6 +25,8 @@ export interface Draft {
   tools: Record<number, NonNullable<Step['tool']>>;
   /** Lid of each step that may have one, by its place in the formula as it stands. */
   lids: Record<number, boolean>;
+  /** The bottle poured in, by the material of the formula that it stands for. */
+  pours: Record<string, string>;
   clean: boolean;
   shopPrice: number | string;
   shopMl: number | string;
@@ -47,6 +49,7 @@ const START: Draft = {
   choices: {},
   tools: {},
   lids: {},
+  pours: {},
   clean: false,
   shopPrice: '',
   shopMl: 250,
@@ -124,7 +127,19 @@ function changes(draft: Draft, formula: Formula): Change[] {
 }
 
 /** What is asked of the model, and what is brewed: the same words for both. */
-export function draftPlan(id: string, draft: Draft, view: FormulaView) {
+/**
+ * @param standing ids of the bottles that stand on the shelf: one that is gone is poured no more
+ */
+export function draftPlan(
+  id: string,
+  draft: Draft,
+  view: FormulaView,
+  standing?: ReadonlySet<string>,
+) {
+  const made = new Set(view.formula.ingredients.map((i) => i.material));
+  const pours = Object.entries(draft.pours).filter(
+    ([material, bottle]) => made.has(material) && standing?.has(bottle),
+  );
   const plant = view.ingredients.find((i) => i.plant);
   const changed = changes(draft, view.formula);
   const ids = new Set(view.schools.map((s) => s.id));
@@ -146,14 +161,20 @@ export function draftPlan(id: string, draft: Draft, view: FormulaView) {
         }
       : {}),
     ...(view.variants.some((v) => v.id === draft.variant) ? { variant: draft.variant } : {}),
+    ...(pours.length > 0 ? { pours: Object.fromEntries(pours) } : {}),
     ...(taken.length > 0 ? { choices: Object.fromEntries(taken) } : {}),
     ...(changed.length > 0 ? { changes: changed } : {}),
   };
 }
 
-export function draftQuestion(id: string, draft: Draft, view: FormulaView): Question {
+export function draftQuestion(
+  id: string,
+  draft: Draft,
+  view: FormulaView,
+  standing?: ReadonlySet<string>,
+): Question {
   return {
-    ...draftPlan(id, draft, view),
+    ...draftPlan(id, draft, view, standing),
     cleanWorking: draft.clean,
     ...(Number(draft.shopPrice) > 0 && Number(draft.shopMl) > 0
       ? {

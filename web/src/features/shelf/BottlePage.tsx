@@ -1,4 +1,4 @@
-import { Button, NumberInput, TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -8,7 +8,8 @@ import { said, saidElse } from '../../app/fields';
 import { useFormat, type Format } from '../../app/format';
 import { done, Failed, tell, Waiting } from '../../app/states';
 import { BottlePicture, KeepingBand } from '../../signature';
-import { DISCARD_WORDS, happened, tagWords } from './words';
+import { Happen } from './Happen';
+import { DISCARD_WORDS, happened, PLACE_WORDS, tagWords } from './words';
 
 /** A bottle: how long, why, what happened to it. */
 export function BottlePage() {
@@ -29,14 +30,14 @@ export function BottlePage() {
 function Bottle({ view, format }: { view: BottleView; format: Format }) {
   const { bottle, keeping } = view;
   const client = useQueryClient();
-  const [ml, setMl] = useState<number | string>('');
+  const [amount, setAmount] = useState('');
   const [leaving, setLeaving] = useState(bottle.freshness === 'OVER');
   const [note, setNote] = useState('');
   const key = useRef(newKey());
   const path = { params: { path: { id: bottle.id } } };
   const put = async (next: BottleView, words?: string) => {
     key.current = newKey();
-    setMl('');
+    setAmount('');
     client.setQueryData(keys.bottle(bottle.id), next);
     if (words) {
       done(words, () => undo.mutate(next.bottle.version));
@@ -44,11 +45,11 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
     await client.invalidateQueries({ queryKey: keys.all });
   };
   const take = useMutation({
-    mutationFn: (millilitres: number) =>
+    mutationFn: (typed: string) =>
       ask(
         api.POST('/api/bottles/{id}/take', {
           params: { ...path.params, header: { 'Idempotency-Key': key.current } },
-          body: { version: bottle.version, millilitres },
+          body: { version: bottle.version, amount: typed },
         }),
       ),
     onSuccess: (next) => put(next, 'Taken'),
@@ -110,6 +111,15 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
               <p className="soft small">
                 of {Math.round(bottle.filledMl)} mL, filled {format.moment(bottle.filledAt)}
               </p>
+              <p className="small">
+                {PLACE_WORDS[bottle.place]}
+                {standing && (
+                  <>
+                    {' · '}
+                    <Link to={`/keep/labels?bottle=${bottle.id}`}>label</Link>
+                  </>
+                )}
+              </p>
             </div>
           </div>
           {standing && (
@@ -117,24 +127,26 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
               className="stack"
               onSubmit={(e) => {
                 e.preventDefault();
-                take.mutate(Number(ml));
+                take.mutate(amount);
               }}
             >
               <div className="row end">
-                <NumberInput
-                  label="Take some, mL"
-                  value={ml}
-                  onChange={setMl}
-                  error={said(take.error, 'millilitres')}
+                <TextInput
+                  label="Take some"
+                  description="40, 2 tbsp, 10 strokes, a third"
+                  value={amount}
+                  onChange={(e) => setAmount(e.currentTarget.value)}
+                  error={said(take.error, 'amount', 'millilitres')}
+                  maxLength={60}
                   style={{ flex: 1 }}
                 />
-                <Button type="submit" disabled={ml === ''} loading={take.isPending}>
+                <Button type="submit" disabled={amount.trim() === ''} loading={take.isPending}>
                   Take
                 </Button>
               </div>
-              {saidElse(take.error, ['millilitres']) && (
+              {saidElse(take.error, ['millilitres', 'amount']) && (
                 <p className="trouble" role="alert">
-                  {saidElse(take.error, ['millilitres'])}
+                  {saidElse(take.error, ['millilitres', 'amount'])}
                 </p>
               )}
               <div className="row">
@@ -174,6 +186,7 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
               )}
             </form>
           )}
+          {standing && <Happen view={view} format={format} />}
           {!standing && (
             <div>
               <Button
@@ -190,6 +203,7 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
           <section>
             <h2>
               {bottle.useNow ? 'For use at once' : `Last day ${format.dayLong(bottle.lastDay)}`}
+              {bottle.marked && ' (marked)'}
             </h2>
             <KeepingBand
               keeping={keeping}

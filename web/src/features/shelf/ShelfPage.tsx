@@ -1,16 +1,31 @@
-import { Button } from '@mantine/core';
+import { Button, SegmentedControl, TextInput } from '@mantine/core';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import type { BottleLine } from '../../api/client';
+import type { BottleLine, RunLine } from '../../api/client';
 import { useFormat } from '../../app/format';
-import { useShelf } from '../../api/queries';
+import { useRunning, useShelf } from '../../api/queries';
 import { Empty, Failed, Waiting } from '../../app/states';
 import { BottlePicture } from '../../signature';
+import { found, type Which } from './finding';
 import { tagWords } from './words';
 
-/** Keep: what is good, what must go today, what to use first. */
+const BOARDS: { place: BottleLine['place']; title: string; label: string }[] = [
+  { place: 'FRIDGE', title: 'Fridge', label: 'In the fridge' },
+  { place: 'FREEZER', title: 'Freezer', label: 'In the freezer' },
+  { place: 'ROOM', title: 'Cupboard', label: 'In the cupboard' },
+  { place: 'BATHROOM', title: 'Out in the bathroom', label: 'Out in the bathroom' },
+];
+
+/** From so many on they stand closer. */
+const MANY = 14;
+
+/** Keep: what is brewing, what is good, what must go today, what to use first. */
 export function ShelfPage() {
   const shelf = useShelf();
+  const running = useRunning();
   const format = useFormat();
+  const [words, setWords] = useState('');
+  const [which, setWhich] = useState<Which>('ALL');
   if (shelf.isPending) return <Waiting />;
   if (shelf.isError) {
     return (
@@ -20,16 +35,47 @@ export function ShelfPage() {
     );
   }
   const { bottles, fridgeC, today } = shelf.data;
+  const shown = found(bottles, words, which);
   const first = bottles[0];
+  const must = bottles.filter((b) => b.freshness === 'LAST_DAY' || b.freshness === 'OVER');
   return (
-    <main className="page" id="main">
+    <main className={bottles.length > MANY ? 'page many' : 'page'} id="main">
       <div className="spread">
-        <h1>Fridge</h1>
+        <h1>
+          {must.length > 0
+            ? `${must.length} must go today`
+            : bottles.length > 0
+              ? 'The shelf'
+              : 'Fridge'}
+        </h1>
         <p className="soft">
           {format.celsius(fridgeC)} · {bottles.length} bottle{bottles.length === 1 ? '' : 's'} ·{' '}
-          <Link to="/keep/history">everything that happened</Link>
+          <Link to="/keep/history">history</Link> · <Link to="/keep/labels">labels, calendar</Link>{' '}
+          · <Link to="/keep/waste">waste</Link> ·{' '}
+          <Link to="/keep/fridge">power cut, warm fridge</Link>
         </p>
       </div>
+      {bottles.length > 4 && (
+        <div className="row" style={{ margin: '4px 0 2px' }}>
+          <TextInput
+            aria-label="Find on the shelf"
+            placeholder="Find: balm, gel, LBS-12"
+            value={words}
+            onChange={(e) => setWords(e.currentTarget.value)}
+            w={230}
+          />
+          <SegmentedControl
+            aria-label="Which"
+            data={[
+              { value: 'ALL', label: 'All' },
+              { value: 'SOON', label: 'To use soon' },
+              { value: 'MARKED', label: 'Marked' },
+            ]}
+            value={which}
+            onChange={(w) => setWhich(w as Which)}
+          />
+        </div>
+      )}
       {bottles.length === 0 ? (
         <Empty title="The shelf is empty.">
           <p>What you brew and bottle stands here with its last day on the tag.</p>
@@ -40,16 +86,45 @@ export function ShelfPage() {
           </div>
         </Empty>
       ) : (
-        <section className="board" aria-label="In the fridge">
-          <div className="bottles">
-            {bottles.map((b, i) => (
-              <Standing key={b.id} bottle={b} today={today} large={i < 3} />
-            ))}
+        <>
+          <Hob runs={running.data ?? []} />
+          {shown.length === 0 && <p className="soft">Nothing on the shelf fits that.</p>}
+          <div className="boards">
+            {BOARDS.map(({ place, title, label }) => {
+              const here = shown.filter((b) => b.place === place);
+              if (here.length === 0) return null;
+              return (
+                <section key={place} className="board" aria-label={label}>
+                  <h2 className="board-name">{title}</h2>
+                  <div className="bottles">
+                    {here.map((b) => (
+                      <Standing key={b.id} bottle={b} today={today} large={shown.indexOf(b) < 3} />
+                    ))}
+                  </div>
+                </section>
+              );
+            })}
           </div>
-        </section>
+        </>
       )}
       {first && <UseFirst bottle={first} />}
     </main>
+  );
+}
+
+/** What is on the hob or stands brewing, each a step from its lane. */
+function Hob({ runs }: { runs: RunLine[] }) {
+  if (runs.length === 0) return null;
+  return (
+    <p className="hob">
+      <b>On the bench:</b>{' '}
+      {runs.map((r, i) => (
+        <span key={r.id}>
+          {i > 0 && ', '}
+          <Link to={`/brew/${r.id}`}>{r.name}</Link> ({r.headline.toLowerCase()})
+        </span>
+      ))}
+    </p>
   );
 }
 
@@ -72,7 +147,7 @@ function Standing({ bottle, today, large }: { bottle: BottleLine; today: string;
       <span className="string" />
       <span className={`tag ${bottle.freshness}`}>
         <b>{tagWords(bottle, format, today)}</b>
-        {Math.round(bottle.leftMl)} mL left
+        {Math.round(bottle.leftMl)} mL left{bottle.marked ? ', marked' : ''}
       </span>
     </Link>
   );

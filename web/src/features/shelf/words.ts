@@ -31,12 +31,45 @@ export function discardWords(detail: string): string {
 export function happened(line: Pick<HistoryLine, 'kind' | 'millilitres' | 'detail'>): string {
   const ml = line.millilitres == null ? '' : `${Math.round(line.millilitres)} mL`;
   switch (line.kind) {
+    case 'PLANNED':
+      return 'measured out for later';
+    case 'STEP_SKIPPED':
+      return `left out: ${line.detail}`;
+    case 'STEP_EXTENDED':
+    case 'COOLING_CHANGED':
+      return line.detail.toLowerCase();
+    case 'STEP_AGAIN':
+      return `once more: ${line.detail.toLowerCase()}`;
+    case 'WATER_ADDED':
+      return `${ml} of water added: ${line.detail.toLowerCase()}`;
+    case 'DIVIDED':
+      return `divided into ${line.detail}`;
     case 'STARTED':
       return `started, for ${ml}`;
     case 'STEP_DONE':
       return line.detail.toLowerCase() + (ml ? `, ${ml} measured` : '');
     case 'STEP_UNDONE':
       return `taken back: ${line.detail.toLowerCase()}`;
+    case 'LEFT_OUT':
+      return `left out, ${line.detail}`;
+    case 'MOVED':
+      return `moved from ${line.detail}`;
+    case 'OPENED':
+      return 'opened and touched';
+    case 'FROZEN':
+      return ml ? `frozen, ${ml} in ${line.detail}` : 'frozen';
+    case 'THAWED':
+      return 'thawed';
+    case 'POURED_OUT':
+      return `${ml} poured ${line.detail}`;
+    case 'POURED_IN':
+      return `${ml} poured in ${line.detail}`;
+    case 'SCHOOL_CHANGED':
+      return `kept by the ${line.detail} school`;
+    case 'FRIDGE_WARM':
+      return line.detail.toLowerCase();
+    case 'LABELLED':
+      return `label printed, ${line.detail}`;
     case 'BOTTLED':
       return `bottled, ${ml} in ${line.detail}`;
     case 'GIVEN_UP':
@@ -49,3 +82,11 @@ export function happened(line: Pick<HistoryLine, 'kind' | 'millilitres' | 'detai
       return `thrown away, ${ml}: ${discardWords(line.detail)}`;
   }
 }
+
+/** Where a bottle stands, as it is said of the shelf. */
+export const PLACE_WORDS: Record<BottleLine['place'], string> = {
+  FRIDGE: 'In the fridge',
+  FREEZER: 'In the freezer',
+  ROOM: 'In the cupboard',
+  BATHROOM: 'Out in the bathroom',
+};

@@ -156,18 +156,23 @@ class ChooseTest {
     browser.see("<b>Sunday</b> rinse");
   }
 
+  private static final String THEIRS_KEPT = "kept";
+  private static final String CHANGED_ELSEWHERE =
+      """
+      const id = location.pathname.split('/')[2];
+      const t = document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1];
+      const view = await (await fetch('/api/formulas/' + id)).json();
+      if (view.formula.name !== '<b>Sunday</b> rinse') return 'the last change is still on its way';
+      view.formula.about = 'Theirs.';
+      const answer = await fetch('/api/formulas/' + id, {method: 'PUT',
+        headers: {'X-XSRF-TOKEN': t, 'Content-Type': 'application/json'},
+        body: JSON.stringify({formula: view.formula, version: view.version})});
+      return answer.ok ? 'kept' : String(answer.status);
+      """;
+
   private static void twoTabs(Browser browser) {
-    // Somebody else changes the same formula.
-    browser.script(
-        """
-        const id = location.pathname.split('/')[2];
-        const t = document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1];
-        const view = await (await fetch('/api/formulas/' + id)).json();
-        view.formula.about = 'Theirs.';
-        await fetch('/api/formulas/' + id, {method: 'PUT',
-          headers: {'X-XSRF-TOKEN': t, 'Content-Type': 'application/json'},
-          body: JSON.stringify({formula: view.formula, version: view.version})});
-        """);
+    // Somebody else changes the same formula, after the last change made here has arrived.
+    browser.until(() -> THEIRS_KEPT.equals(browser.script(CHANGED_ELSEWHERE)));
     browser.type("About it", "Mine.");
     browser.see("changed elsewhere meanwhile");
     browser.tap("Show theirs");

@@ -54,7 +54,7 @@ class PhoneBenchTest {
       // The headline stands in the list of steps too; what to do stands only at the present one.
       phone.see("Pour through a cloth over a bowl");
       second.see("Pour through a cloth over a bowl");
-      phone.tap("Take the last tap back");
+      phone.tap("Take back: Done: Steep, covered");
       phone.see("right; over the usual time");
       assertThat(right(phone, run)).isEqualTo(window);
     }

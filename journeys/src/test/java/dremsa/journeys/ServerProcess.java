@@ -7,29 +7,33 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 
 /** The packaged server as a process of its own, so that it can be killed for real. */
 final class ServerProcess implements AutoCloseable {
   private final int port;
+  private final List<String> more;
   private Process process;
 
-  private ServerProcess(int port) {
+  private ServerProcess(int port, List<String> more) {
     this.port = port;
+    this.more = more;
   }
 
   /**
    * Starts it on a free port of loopback.
    *
    * @param demo none, load or reset
+   * @param more arguments, kept for starting it again
    */
-  static ServerProcess start(String demo) throws IOException {
+  static ServerProcess start(String demo, String... more) throws IOException {
     int port;
     try (ServerSocket free = new ServerSocket(0)) {
       port = free.getLocalPort();
     }
-    ServerProcess server = new ServerProcess(port);
+    ServerProcess server = new ServerProcess(port, List.of(more));
     server.launch(demo);
     return server;
   }
@@ -48,6 +52,7 @@ final class ServerProcess implements AutoCloseable {
             "--server.port=" + port,
             "--dremsa.demo=" + demo,
             "--dremsa.movable-clock=true");
+    builder.command().addAll(more);
     builder.environment().put("DREMSA_DB_URL", System.getenv("DREMSA_TEST_DB_URL"));
     builder.environment().put("DREMSA_DB_USER", System.getenv("DREMSA_TEST_DB_USER"));
     builder.environment().put("DREMSA_DB_PASSWORD", System.getenv("DREMSA_TEST_DB_PASSWORD"));

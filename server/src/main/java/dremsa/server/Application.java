@@ -2,6 +2,7 @@ package dremsa.server;
 
 import java.time.Clock;
 import java.time.ZoneOffset;
+import java.util.TimeZone;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
@@ -13,6 +14,11 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 @SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
 @EnableScheduling
 public class Application {
+  static {
+    // Moments are written to the database in UTC, by whatever part of the program.
+    TimeZone.setDefault(TimeZone.getTimeZone(ZoneOffset.UTC));
+  }
+
   public static void main(String[] args) {
     SpringApplication.run(Application.class, args);
   }

@@ -53,5 +53,6 @@ class HouseRulesTest {
               "..stores",
               "..bench",
               "..shelf",
-              "..history");
+              "..history",
+              "..reminders");
 }

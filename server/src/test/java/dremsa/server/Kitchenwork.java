@@ -47,6 +47,14 @@ final class Kitchenwork {
       run = visitor.post("/api/batches/" + run.text("/id") + "/steps/" + i + "/finish", form);
       assertThat(run.status()).as(run.body().toString()).isEqualTo(200);
     }
-    return UUID.fromString(visitor.get("/api/bottles").text("/bottles/0/id"));
+    String batch = run.text("/id");
+    return visitor
+        .get("/api/bottles")
+        .at("/bottles")
+        .valueStream()
+        .filter(b -> b.get("batchId").asString().equals(batch))
+        .map(b -> UUID.fromString(b.get("id").asString()))
+        .findFirst()
+        .orElseThrow();
   }
 }

@@ -1,13 +1,28 @@
 package dremsa.server;
 
+import dremsa.devices.Main;
+import dremsa.server.reminders.Repeated;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** The application, started once for all tests on a port of its own against a real MariaDB. */
 public final class TestServer {
+  private TestServer() {}
+
+  /** Where the stand-in devices answer. */
+  public static final String DEVICES = devices();
+
   private static final ConfigurableApplicationContext CONTEXT = start();
 
-  private TestServer() {}
+  private static String devices() {
+    try {
+      return "http://127.0.0.1:" + Main.start(0, 5).getAddress().getPort();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
 
   private static ConfigurableApplicationContext start() {
     String url = System.getenv("DREMSA_TEST_DB_URL");
@@ -19,6 +34,8 @@ public final class TestServer {
         .run(
             "--server.port=0",
             "--dremsa.movable-clock=true",
+            "--dremsa.scheduler=false",
+            "--dremsa.devices.url=" + DEVICES,
             "--springdoc.api-docs.enabled=true",
             "--spring.datasource.url=" + url,
             "--spring.datasource.username=" + System.getenv("DREMSA_TEST_DB_USER"),
@@ -28,6 +45,11 @@ public final class TestServer {
 
   public static String address() {
     return "http://127.0.0.1:" + CONTEXT.getEnvironment().getProperty("local.server.port");
+  }
+
+  /** Work that the scheduler would repeat, run by hand. */
+  public static Runnable work(String bean) {
+    return CONTEXT.getBean(bean, Repeated.class).work();
   }
 
   public static <T> T bean(Class<T> type) {

@@ -85,6 +85,56 @@ public final class Visitor {
         "POST", path, JSON.writeValueAsString(body), Map.of("Idempotency-Key", idempotencyKey));
   }
 
+  /** A file as it is sent, with its type. */
+  public record File(int status, String type, byte[] bytes) {}
+
+  /** Fetches a file. */
+  public File file(String path) {
+    return fetched(HttpRequest.newBuilder(URI.create(TestServer.address() + path)).build());
+  }
+
+  private File fetched(HttpRequest request) {
+    try {
+      HttpResponse<byte[]> answer = http.send(request, HttpResponse.BodyHandlers.ofByteArray());
+      return new File(
+          answer.statusCode(),
+          answer.headers().firstValue("Content-Type").orElse(""),
+          answer.body());
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** Fetches a file that is made for a form. */
+  public File print(String path, Object form) {
+    if (token().isEmpty()) {
+      get("/api/session");
+    }
+    return fetched(
+        HttpRequest.newBuilder(URI.create(TestServer.address() + path))
+            .header("Content-Type", "application/json")
+            .header("X-XSRF-TOKEN", token())
+            .POST(BodyPublishers.ofString(JSON.writeValueAsString(form)))
+            .build());
+  }
+
+  /** Sends a file. */
+  public Answer upload(String path, String type, byte[] bytes) {
+    if (token().isEmpty()) {
+      get("/api/session");
+    }
+    HttpRequest request =
+        HttpRequest.newBuilder(URI.create(TestServer.address() + path))
+            .header("Content-Type", type)
+            .header("X-XSRF-TOKEN", token())
+            .POST(BodyPublishers.ofByteArray(bytes))
+            .build();
+    return exchange(request);
+  }
+
   /** Sends a body as it is, well-formed or not. */
   public Answer raw(String path, String body) {
     return send("POST", path, body, Map.of());
@@ -112,9 +162,12 @@ public final class Visitor {
     if (!method.equals("GET")) {
       request.header("X-XSRF-TOKEN", token());
     }
+    return exchange(request.build());
+  }
+
+  private Answer exchange(HttpRequest request) {
     try {
-      HttpResponse<String> answer =
-          http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+      HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
       JsonNode json =
           answer.body().isBlank() || !answer.body().stripLeading().matches("(?s)[\\[{].*")
               ? JSON.createObjectNode()

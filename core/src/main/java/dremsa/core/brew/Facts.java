@@ -25,4 +25,18 @@ public record Facts(Map<Integer, StepFacts> steps) {
     changed.put(step, facts);
     return new Facts(changed);
   }
+
+  /** The same facts where a step was put in: those from its index on belong to the next one. */
+  public Facts shiftedFrom(int step) {
+    Map<Integer, StepFacts> changed = new TreeMap<>();
+    steps.forEach((index, facts) -> changed.put(index >= step ? index + 1 : index, facts));
+    return new Facts(changed);
+  }
+
+  /** Only the facts of the steps before an index. */
+  public Facts before(int step) {
+    Map<Integer, StepFacts> kept = new TreeMap<>(steps);
+    kept.keySet().removeIf(index -> index >= step);
+    return new Facts(kept);
+  }
 }

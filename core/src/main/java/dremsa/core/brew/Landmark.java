@@ -4,8 +4,10 @@ import java.util.OptionalDouble;
 
 /** Temperatures that matter to hands, blender, additions and scalp. */
 public enum Landmark {
-  /** Cool enough to strain and blend without scalding. */
+  /** Cool enough to strain without scalding. */
   STRAIN(60, "cool enough to strain"),
+  /** Below this a blender's lid stays on; the same temperature, another danger. */
+  BLEND(60, "cool enough to blend"),
   /** Cool enough for oils, drops and preservative. */
   ADD(40, "cool enough to stir in oils and drops"),
   /** At most this warm on the scalp, tested on the wrist. */

@@ -42,6 +42,9 @@ final class Pot {
   /** Fermentation, in hours as at 22 °C. */
   double sourHours;
 
+  /** pH read of a ferment; NaN where the model has to estimate it. */
+  double sourPh = Double.NaN;
+
   double boiledMinutes;
   boolean pouredHot;
   double firstWetMinute = Double.NaN;
@@ -185,6 +188,15 @@ final class Pot {
     if (Double.isNaN(firstWetMinute)) {
       firstWetMinute = minute;
     }
+  }
+
+  /** Plain water poured in beside the formula. */
+  void pourWater(double millilitres, double atC) {
+    double grams = millilitres * WATER_DENSITY;
+    double before = heatCapacity() * celsius;
+    water += grams;
+    poured += grams;
+    celsius = (before + grams * k.waterHeat * atC) / heatCapacity();
   }
 
   double liquid() {
@@ -345,7 +357,8 @@ final class Pot {
     double acid = acidGrams;
     if (sourHours > 0) {
       all.add(Contents.Trait.FERMENTED);
-      acid += Acidity.aceticAcidFor(Souring.ph(sourHours, k.fermentHours)) * millilitres() / 100;
+      double ph = Double.isNaN(sourPh) ? Souring.ph(sourHours, k.fermentHours) : sourPh;
+      acid += Acidity.aceticAcidFor(Math.min(ph, 6.9)) * millilitres() / 100;
     }
     return new Contents(
         water,

@@ -37,6 +37,26 @@ public record Prediction(
     troubles = List.copyOf(troubles);
   }
 
+  /**
+   * The last moment of the trace at or before a minute since the first step, the first where there
+   * is none before.
+   *
+   * @throws IllegalStateException when it was made without its trace
+   */
+  public TracePoint momentAt(double minute) {
+    if (trace.isEmpty()) {
+      throw new IllegalStateException("this prediction has no trace");
+    }
+    TracePoint last = trace.get(0);
+    for (TracePoint point : trace) {
+      if (point.minute() > minute + 1e-6) {
+        break;
+      }
+      last = point;
+    }
+    return last;
+  }
+
   /** Whether it comes to a bottle. */
   public boolean works() {
     return troubles.isEmpty();

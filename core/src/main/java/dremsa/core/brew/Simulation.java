@@ -85,11 +85,13 @@ final class Simulation {
       double startC = pot.celsius;
       StepFacts known = facts.of(index);
       hearth.at = index;
+      hearth.known = known;
       fillings = 1;
       hearth.mark();
-      doStep(step, known);
-      known.celsius().ifPresent(c -> pot.celsius = c);
-      known.millilitres().ifPresent(this::measured);
+      if (!known.skipped()) {
+        doStep(step, known);
+      }
+      asItWas(step, known);
       hearth.mark();
       outcomes.add(
           new StepOutcome(
@@ -110,7 +112,7 @@ final class Simulation {
       combine(combine);
       hearth.stand(known.minutes().orElse(HANDS_SHORT), 1);
     } else if (step instanceof Heat h) {
-      hearth.heat(h, known);
+      hearth.heat(h);
     } else if (step instanceof Boil boil) {
       hearth.boil(boil, minutes(known, boil.time()));
     } else if (step instanceof WaterBath bath) {
@@ -121,12 +123,12 @@ final class Simulation {
       hearth.standAt(soak.place(), minutes(known, soak.time()));
     } else if (step instanceof Ferment ferment) {
       double minutes = minutes(known, ferment.time());
-      hearth.standAt(Place.ROOM, minutes);
-      pot.sourHours += Souring.hoursAt22(pot.celsius) * minutes / 60;
+      hearth.standRead(Place.ROOM, minutes);
+      pot.sourHours += sourHours(known, minutes);
     } else if (step instanceof Macerate macerate) {
-      hearth.standAt(Place.ROOM, minutes(known, macerate.time()));
+      hearth.standRead(Place.ROOM, minutes(known, macerate.time()));
     } else if (step instanceof Cool cool) {
-      hearth.cool(cool, known);
+      hearth.cool(cool);
     } else if (step instanceof Strain strain) {
       fillings = fillings(pot.millilitres() + pot.plantGrams(), strain.tool().fillingMl());
       hearth.stand(known.minutes().orElse(HANDS_LONG * fillings), 1);
@@ -171,7 +173,7 @@ final class Simulation {
     pot.vessel = vessel;
     for (String key : combine.ingredients()) {
       double before = pot.heatCapacity();
-      Material material = put(key, brew.partsOf(key) * scale);
+      Material material = put(key, weighed(key, brew.partsOf(key) * scale));
       double celsius =
           hot && material.kind() == MaterialKind.WATER ? k.pouredWater : k.climate.roomC();
       heatBefore += (pot.heatCapacity() - before) * celsius;
@@ -316,7 +318,7 @@ final class Simulation {
     double millilitres = pot.millilitres();
     for (String key : step.ingredients()) {
       Ingredient ingredient = formula.ingredient(key).orElseThrow();
-      put(key, grams(ingredient, finished, millilitres));
+      put(key, weighed(key, grams(ingredient, finished, millilitres)));
     }
     double added = pot.heatCapacity() - capacityBefore;
     if (pot.heatCapacity() > 0) {
@@ -345,6 +347,47 @@ final class Simulation {
       // Thinner or thicker cannot be told from a jug: the parts keep their shares.
       pot.keepShare(millilitres / predicted);
       pot.unaccounted += before - pot.liquid();
+    }
+  }
+
+  /** What was really put in, where it was weighed. */
+  private double weighed(String key, double planned) {
+    return facts.of(index).weighed().getOrDefault(key, planned);
+  }
+
+  private double sourHours(StepFacts known, double minutes) {
+    double rate =
+        known.temperatures().isEmpty()
+            ? Souring.hoursAt22(pot.celsius)
+            : Hearth.mean(known.temperatures(), minutes, Souring::hoursAt22);
+    return rate * minutes / 60;
+  }
+
+  /** What was measured at the end of a step replaces what was predicted. */
+  private void asItWas(Step step, StepFacts known) {
+    if (known.waterMl() > 0) {
+      pot.pourWater(known.waterMl(), known.waterC());
+    }
+    known.celsius().ifPresent(c -> pot.celsius = c);
+    known.millilitres().ifPresent(this::measured);
+    known.grams().ifPresent(grams -> weighed(step, grams));
+    known.ph().ifPresent(ph -> pot.sourPh = ph);
+  }
+
+  private void weighed(Step step, double grams) {
+    double liquid = pot.liquid();
+    double wanted = Math.max(0, grams - pot.plantGrams());
+    if (liquid <= 0) {
+      return;
+    }
+    if (step instanceof Strain || step instanceof Bottle) {
+      pot.keepShare(wanted / liquid);
+      pot.unaccounted += liquid - pot.liquid();
+    } else {
+      // In a pot nothing but vapour leaves: the weight tells how much water it was.
+      double change = Math.max(wanted - liquid, -pot.water);
+      pot.water += change;
+      pot.steam -= change;
     }
   }
 

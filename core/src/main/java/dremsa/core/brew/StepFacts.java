@@ -1,6 +1,13 @@
 package dremsa.core.brew;
 
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
+import java.util.function.Consumer;
 
 /**
  * What is known of one step: planned otherwise than usual, or as it really was. What is empty is
@@ -9,25 +16,163 @@ import java.util.OptionalDouble;
  * @param minutes how long it took or shall take, 0 or more
  * @param celsius the temperature at its end
  * @param millilitres the volume at its end, as read from a jug at about 20 °C
+ * @param grams the mass in the vessel at its end, liquid and plants, without the vessel
+ * @param ph read at its end
+ * @param weighed grams of an ingredient that was really put in, by its key; 0 for left out
+ * @param waterMl plain water poured in beside the formula, mL; negative is not allowed
+ * @param waterC how warm that water was, °C
+ * @param temperatures read while it lasted, in the order of their minutes
+ * @param cooling how it really cools, found from the temperatures by {@link Cooling#fitted}
+ * @param skipped it was left out
  */
 public record StepFacts(
-    OptionalDouble minutes, OptionalDouble celsius, OptionalDouble millilitres) {
+    OptionalDouble minutes,
+    OptionalDouble celsius,
+    OptionalDouble millilitres,
+    OptionalDouble grams,
+    OptionalDouble ph,
+    Map<String, Double> weighed,
+    double waterMl,
+    double waterC,
+    List<Temperature> temperatures,
+    Optional<Cooling.Fit> cooling,
+    boolean skipped) {
+  private static final OptionalDouble UNKNOWN = OptionalDouble.empty();
+
   public static final StepFacts NONE =
-      new StepFacts(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
+      new StepFacts(
+          UNKNOWN,
+          UNKNOWN,
+          UNKNOWN,
+          UNKNOWN,
+          UNKNOWN,
+          Map.of(),
+          0,
+          20,
+          List.of(),
+          Optional.empty(),
+          false);
+
+  /**
+   * A temperature read while a step lasted.
+   *
+   * @param minute since the step began, 0 or more
+   * @param celsius read
+   */
+  public record Temperature(double minute, double celsius) {}
+
+  public StepFacts {
+    weighed = Map.copyOf(weighed);
+    temperatures = List.copyOf(temperatures);
+    if (!(waterMl >= 0)) {
+      throw new IllegalArgumentException("water poured in is 0 mL or more, not " + waterMl);
+    }
+  }
 
   public static StepFacts lasting(double minutes) {
     return NONE.withMinutes(minutes);
   }
 
   public StepFacts withMinutes(double value) {
-    return new StepFacts(OptionalDouble.of(value), celsius, millilitres);
+    return changed(draft -> draft.minutes = OptionalDouble.of(value));
   }
 
   public StepFacts withCelsius(double value) {
-    return new StepFacts(minutes, OptionalDouble.of(value), millilitres);
+    return changed(draft -> draft.celsius = OptionalDouble.of(value));
   }
 
   public StepFacts withMillilitres(double value) {
-    return new StepFacts(minutes, celsius, OptionalDouble.of(value));
+    return changed(draft -> draft.millilitres = OptionalDouble.of(value));
+  }
+
+  public StepFacts withGrams(double value) {
+    return changed(draft -> draft.grams = OptionalDouble.of(value));
+  }
+
+  public StepFacts withPh(double value) {
+    return changed(draft -> draft.ph = OptionalDouble.of(value));
+  }
+
+  /** The same with what was really put in of an ingredient, g. */
+  public StepFacts withWeighed(String ingredient, double value) {
+    return changed(draft -> draft.weighed.put(ingredient, value));
+  }
+
+  /** The same with more water poured in; the temperatures of several pourings are averaged. */
+  public StepFacts withWater(double moreMl, double atC) {
+    return changed(
+        draft -> {
+          double sum = waterMl + moreMl;
+          draft.waterC = sum > 0 ? (waterMl * waterC + moreMl * atC) / sum : atC;
+          draft.waterMl = sum;
+        });
+  }
+
+  /** The same with one more temperature read. */
+  public StepFacts withTemperature(double minute, double value) {
+    return changed(
+        draft -> {
+          draft.temperatures.add(new Temperature(minute, value));
+          draft.temperatures.sort(Comparator.comparingDouble(Temperature::minute));
+        });
+  }
+
+  /** The same with the way in which it was found to cool. */
+  public StepFacts withCooling(Cooling.Fit fit) {
+    return changed(draft -> draft.cooling = Optional.of(fit));
+  }
+
+  /** The same, left out. */
+  public StepFacts left() {
+    return changed(draft -> draft.skipped = true);
+  }
+
+  private StepFacts changed(Consumer<Draft> change) {
+    Draft draft = new Draft(this);
+    change.accept(draft);
+    return draft.facts();
+  }
+
+  private static final class Draft {
+    private OptionalDouble minutes;
+    private OptionalDouble celsius;
+    private OptionalDouble millilitres;
+    private OptionalDouble grams;
+    private OptionalDouble ph;
+    private final Map<String, Double> weighed;
+    private double waterMl;
+    private double waterC;
+    private final List<Temperature> temperatures;
+    private Optional<Cooling.Fit> cooling;
+    private boolean skipped;
+
+    private Draft(StepFacts from) {
+      minutes = from.minutes;
+      celsius = from.celsius;
+      millilitres = from.millilitres;
+      grams = from.grams;
+      ph = from.ph;
+      weighed = new TreeMap<>(from.weighed);
+      waterMl = from.waterMl;
+      waterC = from.waterC;
+      temperatures = new ArrayList<>(from.temperatures);
+      cooling = from.cooling;
+      skipped = from.skipped;
+    }
+
+    private StepFacts facts() {
+      return new StepFacts(
+          minutes,
+          celsius,
+          millilitres,
+          grams,
+          ph,
+          weighed,
+          waterMl,
+          waterC,
+          temperatures,
+          cooling,
+          skipped);
+    }
   }
 }

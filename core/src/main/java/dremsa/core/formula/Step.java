@@ -31,6 +31,14 @@ public sealed interface Step {
     return true;
   }
 
+  /**
+   * Whether a run can go on without it: what puts the brew together, parts it or bottles it cannot
+   * be left out.
+   */
+  default boolean skippable() {
+    return !(this instanceof Combine || this instanceof Bottle || this instanceof Divide);
+  }
+
   /** Rinse in cold water and drain. */
   record Wash(List<String> ingredients, Guide guide) implements Step {
     public Wash {

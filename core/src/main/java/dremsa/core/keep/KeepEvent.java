@@ -30,6 +30,21 @@ public sealed interface KeepEvent {
     }
   }
 
+  /**
+   * The whole fridge was warmer for a while; counts only for as long as the bottle stood in it.
+   *
+   * @param hours above 0
+   * @param celsius in the fridge
+   * @param cause as told to the maker, e.g. {@code "power cut"}
+   */
+  record FridgeWarmed(Instant at, double hours, double celsius, String cause) implements KeepEvent {
+    public FridgeWarmed {
+      if (!(hours > 0 && hours <= 24 * 400)) {
+        throw new IllegalArgumentException("hours must be above 0 and at most 9600, not " + hours);
+      }
+    }
+  }
+
   /** It was opened and touched: fingers in a jar. */
   record Opened(Instant at) implements KeepEvent {}
 

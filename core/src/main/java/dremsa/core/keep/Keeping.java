@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Judges how long a brew keeps.
@@ -154,6 +155,7 @@ public record Keeping(
             ? timeline.spentBy(nowHour)
             : budget * life.spentShare(nowHour, custom, timeline),
         at(life.strainedHour()),
+        life.contents(),
         spent,
         reasons);
   }
@@ -187,13 +189,28 @@ public record Keeping(
     return runsOut.atZone(zone).toLocalDate().minusDays(1);
   }
 
-  private Place stands() {
+  /** Where it stands after all that happened. */
+  public Place stands() {
     return events.stream()
         .filter(KeepEvent.Moved.class::isInstance)
         .map(KeepEvent.Moved.class::cast)
         .max(Comparator.comparing(KeepEvent::at))
         .map(KeepEvent.Moved::place)
         .orElse(place);
+  }
+
+  /** Why a bottle cannot be frozen; empty when it can. */
+  public Optional<String> whyNotFrozen() {
+    boolean frozenBefore =
+        place == Place.FREEZER
+            || events.stream()
+                .anyMatch(e -> e instanceof KeepEvent.Moved m && m.place() == Place.FREEZER);
+    if (stands() == Place.FREEZER) {
+      return Optional.of("It is in the freezer already.");
+    }
+    return frozenBefore
+        ? Optional.of("It was frozen before: what was thawed is never frozen again.")
+        : Optional.empty();
   }
 
   private Instant at(double hours) {

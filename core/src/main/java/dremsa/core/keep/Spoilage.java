@@ -24,7 +24,21 @@ public final class Spoilage {
    *     nothing extra
    */
   public static double rate(double celsius) {
-    if (celsius <= 0 || celsius >= HOT_HOLDING_C) {
+    return celsius <= 0 ? 0 : above(celsius);
+  }
+
+  /**
+   * The even temperature that costs as much as a rate, from 5 to 40 °C: the inverse of {@link
+   * #rate}.
+   *
+   * @param rate 1 or more; less counts as 1
+   */
+  static double celsiusOf(double rate) {
+    return Math.min(FAST_C, (Math.sqrt(Math.max(1, rate) * 2.25) - 1) / 0.1);
+  }
+
+  private static double above(double celsius) {
+    if (celsius >= HOT_HOLDING_C) {
       return 0;
     }
     if (celsius <= FAST_C) {

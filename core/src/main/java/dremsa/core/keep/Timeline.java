@@ -109,7 +109,9 @@ final class Timeline {
       if (event instanceof KeepEvent.Opened) {
         opened = Double.isNaN(opened) ? hour : Math.min(opened, hour);
       } else if (event instanceof KeepEvent.Warmed warmed) {
-        pieces = warmed(pieces, hour, hour + warmed.hours(), warmed);
+        pieces = warmed(pieces, hour, hour + warmed.hours(), warmed.celsius(), warmed.cause());
+      } else if (event instanceof KeepEvent.FridgeWarmed warm) {
+        pieces = fridgeWarmed(pieces, stays, hoursBetween(start, warm.at()), warm);
       }
     }
     return new Timeline(
@@ -145,7 +147,15 @@ final class Timeline {
 
   private static double roomFrom(List<Stay> stays) {
     Stay last = stays.get(stays.size() - 1);
-    return last.place() == Place.ROOM ? last.from() : Double.NaN;
+    if (last.place().isCold()) {
+      return Double.NaN;
+    }
+    // From the cupboard to the bathroom is still at room temperature.
+    int first = stays.size() - 1;
+    while (first > 0 && !stays.get(first - 1).place().isCold()) {
+      first--;
+    }
+    return stays.get(first).from();
   }
 
   private static List<Piece> chilling(Prediction prediction, Place place, double begins) {
@@ -180,7 +190,7 @@ final class Timeline {
 
   /** What stood out was never cooler than its place: warmth never earns life. */
   private static List<Piece> warmed(
-      List<Piece> pieces, double from, double to, KeepEvent.Warmed event) {
+      List<Piece> pieces, double from, double to, double celsius, String cause) {
     List<Piece> changed = new ArrayList<>();
     for (Piece piece : pieces) {
       if (piece.to() <= from || piece.from() >= to) {
@@ -190,9 +200,23 @@ final class Timeline {
       if (piece.from() < from) {
         changed.add(piece.between(piece.from(), from));
       }
-      changed.add(piece.between(from, to).atLeast(event.celsius(), event.cause()));
+      changed.add(piece.between(from, to).atLeast(celsius, cause));
       if (piece.to() > to) {
         changed.add(piece.between(to, piece.to()));
+      }
+    }
+    return changed;
+  }
+
+  /** What stood elsewhere meanwhile did not notice. */
+  private static List<Piece> fridgeWarmed(
+      List<Piece> pieces, List<Stay> stays, double hour, KeepEvent.FridgeWarmed event) {
+    List<Piece> changed = pieces;
+    for (Stay stay : stays) {
+      double from = Math.max(hour, stay.from());
+      double to = Math.min(hour + event.hours(), stay.to());
+      if (stay.place() == Place.FRIDGE && to > from) {
+        changed = warmed(changed, from, to, event.celsius(), event.cause());
       }
     }
     return changed;

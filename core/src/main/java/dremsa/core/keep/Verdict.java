@@ -1,5 +1,6 @@
 package dremsa.core.keep;
 
+import dremsa.core.brew.Contents;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -19,6 +20,7 @@ import java.util.List;
  * @param budgetHours life at 5 °C it began with; infinite when only the cap counts
  * @param spentHours of it, up to now
  * @param strained the moment that the cap is counted from
+ * @param contents what it consists of by now, with all that was poured in
  * @param spent what cost life, the dearest first
  * @param reasons in the order in which they are told
  */
@@ -34,6 +36,7 @@ public record Verdict(
     double budgetHours,
     double spentHours,
     Instant strained,
+    Contents contents,
     List<Reason.Warmth> spent,
     List<Reason> reasons) {
   /** What may end the life of a brew. */
@@ -76,6 +79,7 @@ public record Verdict(
         budgetHours,
         spentHours,
         strained,
+        contents,
         spent,
         more);
   }

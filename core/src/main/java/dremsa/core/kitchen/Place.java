@@ -3,10 +3,17 @@ package dremsa.core.kitchen;
 /** Where a brew or a bottle stands. */
 public enum Place {
   ROOM("room temperature"),
+  /** Out beside the bath: warmer than the kitchen, and steamy. */
+  BATHROOM("the bathroom"),
   FRIDGE("the fridge"),
   FREEZER("the freezer");
 
   private final String words;
+
+  /** A bathroom is so much warmer than the kitchen; our estimate, °C. */
+  private static final double BATHROOM_WARMER_C = 3;
+
+  private static final double WARMEST_C = 45;
 
   Place(String words) {
     this.words = words;
@@ -16,10 +23,16 @@ public enum Place {
     return words;
   }
 
+  /** Whether it is a cold place, in which a perishable brew is meant to stand. */
+  public boolean isCold() {
+    return this == FRIDGE || this == FREEZER;
+  }
+
   /** The temperature there, °C. */
   public double celsius(Climate climate) {
     return switch (this) {
       case ROOM -> climate.roomC();
+      case BATHROOM -> Math.min(WARMEST_C, climate.roomC() + BATHROOM_WARMER_C);
       case FRIDGE -> climate.fridgeC();
       case FREEZER -> climate.freezerC();
     };

@@ -2,6 +2,7 @@ package dremsa.server.accounts;
 
 import io.swagger.v3.oas.annotations.Hidden;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -15,10 +16,13 @@ import org.springframework.web.bind.annotation.RestController;
 class TestClockController {
   private final Households households;
   private final HouseholdRepository repository;
+  private final ApplicationEventPublisher events;
 
-  TestClockController(Households households, HouseholdRepository repository) {
+  TestClockController(
+      Households households, HouseholdRepository repository, ApplicationEventPublisher events) {
     this.households = households;
     this.repository = repository;
+    this.events = events;
   }
 
   /** Seconds to add to what was added before. */
@@ -31,5 +35,6 @@ class TestClockController {
     household.moveClock(household.clockOffsetSeconds() + move.seconds());
     repository.saveAndFlush(household);
     households.changed(member.household());
+    events.publishEvent(new ClockMoved(member.household()));
   }
 }

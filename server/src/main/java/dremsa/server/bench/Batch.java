@@ -15,6 +15,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One brewing of a formula. Formula, kitchen and plan are kept as they were when it was measured
@@ -24,13 +25,18 @@ import java.util.UUID;
 class Batch {
   /** Where a batch stands. */
   enum Status {
+    /** Measured out for a later start. */
+    PLANNED,
     RUNNING,
+    /** Its parts go on by themselves. */
+    DIVIDED,
     BOTTLED,
     GIVEN_UP
   }
 
   @Id private UUID id;
   private UUID householdId;
+  private UUID parentId;
   private String code;
   private String formulaId;
   private Integer formulaVersion;
@@ -38,6 +44,10 @@ class Batch {
 
   @Column(length = 16_000_000)
   private String formula;
+
+  /** As it was before the run put steps in or changed them; null where it did not. */
+  @Column(length = 16_000_000)
+  private String plannedFormula;
 
   @Column(length = 16_000_000)
   private String kitchen;
@@ -60,7 +70,10 @@ class Batch {
   private Status status;
 
   private int step;
+
+  /** Of a planned batch: when it shall start. */
   private Instant startedAt;
+
   private Instant endedAt;
   private Double bottledMl;
   @Version private Long version;
@@ -85,22 +98,33 @@ class Batch {
       String surroundings,
       int schemaVersion) {}
 
+  /** What it is called and where it comes from. */
+  record Naming(
+      String code, String formulaId, @Nullable Integer formulaVersion, String formulaName) {}
+
+  /**
+   * What a tap may change, as it was before it.
+   *
+   * @param formula null where the tap left it
+   */
+  record Memento(
+      Status status,
+      int step,
+      Instant startedAt,
+      @Nullable Instant endedAt,
+      @Nullable Double bottledMl,
+      List<StepDone.State> steps,
+      @Nullable String formula,
+      @Nullable String plan) {}
+
   Batch(
-      UUID id,
-      UUID householdId,
-      String code,
-      String formulaId,
-      Integer formulaVersion,
-      String formulaName,
-      Snapshot snapshot,
-      double scale,
-      Instant startedAt) {
+      UUID id, UUID householdId, Naming naming, Snapshot snapshot, double scale, Instant startsAt) {
     this.id = id;
     this.householdId = householdId;
-    this.code = code;
-    this.formulaId = formulaId;
-    this.formulaVersion = formulaVersion;
-    this.formulaName = formulaName;
+    this.code = naming.code();
+    this.formulaId = naming.formulaId();
+    this.formulaVersion = naming.formulaVersion();
+    this.formulaName = naming.formulaName();
     this.formula = snapshot.formula();
     this.kitchen = snapshot.kitchen();
     this.target = snapshot.target();
@@ -108,18 +132,77 @@ class Batch {
     this.surroundings = snapshot.surroundings();
     this.schemaVersion = snapshot.schemaVersion();
     this.scale = scale;
-    this.startedAt = startedAt;
-    this.status = Status.RUNNING;
-    steps.add(new StepDone(startedAt));
+    this.startedAt = startsAt;
+    this.status = Status.PLANNED;
+  }
+
+  /** One way of a divided batch: it has come as far as the dividing, and goes on alone. */
+  static Batch part(Batch whole, String letter, String name, String formula, Instant at) {
+    Naming naming = new Naming(whole.code + letter, whole.formulaId, whole.formulaVersion, name);
+    Snapshot snapshot =
+        new Snapshot(
+            formula,
+            whole.kitchen,
+            whole.target,
+            whole.plan,
+            whole.surroundings,
+            whole.schemaVersion);
+    Batch part =
+        new Batch(
+            UUID.randomUUID(), whole.householdId, naming, snapshot, whole.scale, whole.startedAt);
+    part.parentId = whole.id;
+    part.status = Status.RUNNING;
+    whole.steps.forEach(step -> part.steps.add(StepDone.of(step.state())));
+    // The dividing itself takes no time.
+    StepDone divided = new StepDone(at);
+    divided.end(at, new StepDone.Report(null, false, null, null, null, null, ""));
+    part.steps.add(divided);
+    part.steps.add(new StepDone(at));
+    part.step = part.steps.size() - 1;
+    return part;
+  }
+
+  /** The first step begins. */
+  void begin(Instant at) {
+    status = Status.RUNNING;
+    startedAt = at;
+    steps.add(new StepDone(at));
+  }
+
+  void putOff(Instant to) {
+    startedAt = to;
   }
 
   /** Ends the present step; the next one begins at the same moment. */
   void finishStep(StepDone.Report report, Instant at, boolean last) {
-    steps.get(step).end(at, report);
+    present().end(at, report);
     if (!last) {
-      step++;
-      steps.add(new StepDone(at));
+      next();
     }
+  }
+
+  /** Leaves the present step out. */
+  void skipStep(Instant at, String reason) {
+    present().skip(at, reason);
+    next();
+  }
+
+  private void next() {
+    steps.add(new StepDone(present().endedAt()));
+    step++;
+  }
+
+  StepDone present() {
+    return steps.get(step);
+  }
+
+  /** The run changes its steps; what was planned first is kept. */
+  void change(String changedFormula, String changedPlan) {
+    if (plannedFormula == null) {
+      plannedFormula = formula;
+    }
+    formula = changedFormula;
+    plan = changedPlan;
   }
 
   void bottled(double millilitres, Instant at) {
@@ -128,22 +211,46 @@ class Batch {
     endedAt = at;
   }
 
+  void divided(Instant at) {
+    status = Status.DIVIDED;
+    endedAt = at;
+  }
+
   void giveUp(Instant at) {
     status = Status.GIVEN_UP;
     endedAt = at;
   }
 
-  /** Takes the last tap back: the step that it ended is the present one again. */
-  void reopen() {
-    if (status == Status.BOTTLED) {
-      status = Status.RUNNING;
-      bottledMl = null;
-      endedAt = null;
-    } else {
-      steps.remove(step);
-      step--;
+  /**
+   * What it is now.
+   *
+   * @param withSteps whether the tap will change formula and plan
+   */
+  Memento memento(boolean withSteps) {
+    return new Memento(
+        status,
+        step,
+        startedAt,
+        endedAt,
+        bottledMl,
+        steps.stream().map(StepDone::state).toList(),
+        withSteps ? formula : null,
+        withSteps ? plan : null);
+  }
+
+  /** Takes a tap back. */
+  void restore(Memento before) {
+    status = before.status();
+    step = before.step();
+    startedAt = before.startedAt();
+    endedAt = before.endedAt();
+    bottledMl = before.bottledMl();
+    steps.clear();
+    before.steps().forEach(state -> steps.add(StepDone.of(state)));
+    if (before.formula() != null) {
+      formula = before.formula();
+      plan = before.plan();
     }
-    steps.get(step).reopen();
   }
 
   UUID id() {
@@ -152,6 +259,11 @@ class Batch {
 
   UUID householdId() {
     return householdId;
+  }
+
+  /** The batch that it is a part of; null for a whole one. */
+  UUID parentId() {
+    return parentId;
   }
 
   String code() {
@@ -173,6 +285,11 @@ class Batch {
 
   Snapshot snapshot() {
     return new Snapshot(formula, kitchen, target, plan, surroundings, schemaVersion);
+  }
+
+  /** As it was measured out, before the run changed it. */
+  String plannedFormula() {
+    return plannedFormula == null ? formula : plannedFormula;
   }
 
   double scale() {
@@ -203,7 +320,8 @@ class Batch {
     return version;
   }
 
-  List<StepDone> steps() {
-    return List.copyOf(steps);
+  /** The steps that have begun. */
+  List<StepDone.State> steps() {
+    return steps.stream().map(StepDone::state).toList();
   }
 }

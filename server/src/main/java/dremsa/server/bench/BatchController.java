@@ -1,25 +1,18 @@
 package dremsa.server.bench;
 
-import dremsa.core.check.Wearer;
 import dremsa.core.formula.Formula;
-import dremsa.core.formula.Step;
-import dremsa.core.formula.StepWords;
-import dremsa.core.formula.Window;
 import dremsa.core.kitchen.Container;
-import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
-import dremsa.server.history.Happening;
-import dremsa.server.history.History;
+import dremsa.server.bench.RunJson.RunLine;
+import dremsa.server.bench.RunJson.RunView;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Idempotency;
 import dremsa.server.http.Problem;
 import dremsa.server.predictions.Plan;
-import dremsa.server.predictions.Predictions;
 import dremsa.server.wire.ChangeJson;
 import dremsa.server.wire.MakeJson;
 import dremsa.server.wire.PlannedStep;
-import dremsa.server.wire.PredictionJson;
 import dremsa.server.wire.TargetJson;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -42,6 +35,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
+/** Batches from their start to their bottles. */
 @RestController
 @RequestMapping("/api/batches")
 @Transactional
@@ -49,27 +43,27 @@ class BatchController {
   private static final int PAGE = 40;
 
   private final Bench bench;
+  private final Log log;
   private final Runs runs;
+  private final RunViews views;
   private final BatchRepository repository;
-  private final Predictions predictions;
   private final Households households;
-  private final History history;
   private final Idempotency idempotency;
 
   BatchController(
       Bench bench,
+      Log log,
       Runs runs,
+      RunViews views,
       BatchRepository repository,
-      Predictions predictions,
       Households households,
-      History history,
       Idempotency idempotency) {
     this.bench = bench;
+    this.log = log;
     this.runs = runs;
+    this.views = views;
     this.repository = repository;
-    this.predictions = predictions;
     this.households = households;
-    this.history = history;
     this.idempotency = idempotency;
   }
 
@@ -78,6 +72,8 @@ class BatchController {
    *
    * @param steps minutes planned otherwise than usual
    * @param pours the bottle of the shelf behind each brew used as an ingredient
+   * @param startAt begin then; it waits on the bench until it is begun
+   * @param readyBy begin so early that it is usually ready by then
    */
   record NewBatch(
       @NotNull(message = "Say which formula.") @Size(max = 80, message = "At most 80 characters.")
@@ -89,17 +85,35 @@ class BatchController {
       @Valid @Nullable MakeJson make,
       @Size(max = Formula.MOST_STEPS, message = "At most 60 steps.")
           @Nullable List<@Valid PlannedStep> steps,
-      @Size(max = 20, message = "At most 20 bottles.") @Nullable Map<String, UUID> pours)
+      @Size(max = 20, message = "At most 20 bottles.") @Nullable Map<String, UUID> pours,
+      @Nullable Instant startAt,
+      @Nullable Instant readyBy)
       implements Plan {}
 
-  /** A step that is done. */
+  /** A planned start moved. */
+  record PutOff(
+      @NotNull(message = "Say which version you saw.") Long version,
+      @Nullable Instant startAt,
+      @Nullable Instant readyBy) {}
+
+  /**
+   * A step that is done.
+   *
+   * @param secondsAgo it was done so long before it is said; a tap that could not be sent at once
+   * @param sure asked back already, and right
+   */
   record StepFinish(
       @NotNull(message = "Say which version you saw.") Long version,
       @NotNull(message = "Say whether the cue was seen.") Boolean cueSeen,
       @Nullable Double measuredMl,
       @Nullable Double measuredC,
+      @Nullable Double measuredG,
+      @Nullable Double measuredPh,
       @Size(max = 400, message = "A note has at most 400 characters.") @Nullable String note,
-      @Size(max = 50, message = "At most 50 bottles.") @Nullable List<@Valid BottleFill> bottles) {}
+      @Size(max = 50, message = "At most 50 bottles.") @Nullable List<@Valid BottleFill> bottles,
+      @Range(min = 0, max = Log.LONGEST_AGO_S, message = "At most a week ago.")
+          @Nullable Long secondsAgo,
+      @Nullable Boolean sure) {}
 
   /** One container filled. */
   record BottleFill(
@@ -111,7 +125,7 @@ class BatchController {
           @Range(min = 1, max = 5000, message = "1 to 5000 mL go into a bottle.")
           Double millilitres) {}
 
-  /** Which version was seen, for taking back. */
+  /** Which version was seen, for beginning and taking back. */
   record Seen(@NotNull(message = "Say which version you saw.") Long version) {}
 
   /** Giving a run up. */
@@ -119,69 +133,6 @@ class BatchController {
       @NotNull(message = "Say which version you saw.") Long version,
       @NotNull(message = "Say why.") @Size(min = 1, max = 400, message = "1 to 400 characters.")
           String reason) {}
-
-  /** A run in a list or on the worktop. */
-  record RunLine(
-      UUID id,
-      String code,
-      String name,
-      Batch.Status status,
-      int step,
-      int steps,
-      String headline,
-      boolean needsHands,
-      @Nullable WindowMoments window,
-      Instant startedAt,
-      @Nullable Instant endedAt,
-      @Nullable Double bottledMl) {}
-
-  /** When the present step begins to be right, is usually done, and begins to be late. */
-  record WindowMoments(Instant startedAt, Instant rightFrom, Instant usualAt, Instant lateFrom) {}
-
-  /** What happened at a step. */
-  record StepRecord(
-      Instant startedAt,
-      @Nullable Instant endedAt,
-      Window.@Nullable Timing timing,
-      boolean cueSeen,
-      @Nullable Double measuredMl,
-      @Nullable Double measuredC,
-      String note) {}
-
-  /** Something that happened. */
-  record HappeningLine(
-      Instant at,
-      Happening.Kind kind,
-      @Nullable Double millilitres,
-      String detail,
-      boolean undone) {}
-
-  /**
-   * A run, whole.
-   *
-   * @param now the server's time when this was written; the page counts from it
-   * @param undoable whether the last tap can be taken back
-   */
-  record RunView(
-      UUID id,
-      long version,
-      String code,
-      String formulaId,
-      String name,
-      Batch.Status status,
-      Instant now,
-      Instant startedAt,
-      @Nullable Instant endedAt,
-      @Nullable Double bottledMl,
-      int step,
-      boolean undoable,
-      @Nullable WindowMoments window,
-      List<StepRecord> done,
-      Container container,
-      String tint,
-      TargetJson target,
-      PredictionJson prediction,
-      List<HappeningLine> happenings) {}
 
   /** A page of batches, the newest first. */
   record BatchPage(List<RunLine> batches, int page, boolean more) {}
@@ -198,16 +149,24 @@ class BatchController {
             key,
             wanted,
             UUID.class,
-            () -> bench.start(household, wanted, households.now(household)));
-    return get(member, id);
+            () ->
+                bench.start(
+                    household,
+                    wanted,
+                    new Bench.When(wanted.startAt(), wanted.readyBy()),
+                    households.now(household)));
+    return views.view(household, id);
   }
 
+  /** What is on the bench, running or waiting for its start; what wants hands first in front. */
   @GetMapping("/running")
   List<RunLine> running(@AuthenticationPrincipal Member member) {
+    Instant now = households.now(member.household());
     return repository
-        .findByHouseholdIdAndStatusOrderByStartedAt(member.household(), Batch.Status.RUNNING)
+        .findByHouseholdIdAndStatusInOrderByStartedAt(
+            member.household(), List.of(Batch.Status.RUNNING, Batch.Status.PLANNED))
         .stream()
-        .map(batch -> line(batch, runs.of(batch, households.now(member.household()))))
+        .map(batch -> views.line(batch, runs.of(batch, now), now))
         .toList();
   }
 
@@ -221,69 +180,37 @@ class BatchController {
         repository
             .findByHouseholdIdOrderByStartedAtDesc(member.household(), PageRequest.of(page, PAGE))
             .stream()
-            .map(batch -> line(batch, null))
+            .map(views::line)
             .toList();
     return new BatchPage(lines, page, lines.size() == PAGE);
   }
 
   @GetMapping("/{id}")
   RunView get(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    Household household = households.of(member.household());
-    Batch batch = bench.get(household.id(), id);
-    Instant now = households.now(household);
-    Runs.Run run = runs.of(batch, now);
-    PredictionJson prediction =
-        predictions.describe(
-            new Predictions.Batched(
-                run.brew(), batch.scale(), run.vessels(), run.prediction(), run.facts()),
-            new Predictions.Asked(
-                batch.startedAt(),
-                household.zone(),
-                household.school(),
-                false,
-                run.ages(),
-                Wearer.ADULT,
-                household.measureSystem(),
-                null,
-                null,
-                false));
-    return new RunView(
-        batch.id(),
-        batch.version(),
-        batch.code(),
-        batch.formulaId(),
-        batch.formulaName(),
-        batch.status(),
-        now,
-        batch.startedAt(),
-        batch.endedAt(),
-        batch.bottledMl(),
-        batch.step(),
-        batch.status() == Batch.Status.BOTTLED
-            || (batch.status() == Batch.Status.RUNNING && batch.step() > 0),
-        window(batch, run),
-        batch.steps().stream()
-            .map(
-                s ->
-                    new StepRecord(
-                        s.startedAt(),
-                        s.endedAt(),
-                        s.timing(),
-                        s.cueSeen(),
-                        s.measuredMl(),
-                        s.measuredC(),
-                        s.note()))
-            .toList(),
-        container(run.brew().formula()),
-        run.brew().tint(),
-        run.target(),
-        prediction,
-        history.ofBatch(household.id(), id).stream()
-            .map(
-                h ->
-                    new HappeningLine(
-                        h.happenedAt(), h.kind(), h.millilitres(), h.detail(), h.undone()))
-            .toList());
+    return views.view(member.household(), id);
+  }
+
+  @PostMapping("/{id}/begin")
+  RunView begin(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @Valid @RequestBody Seen seen) {
+    bench.begin(member.household(), id, seen.version(), households.now(member.household()));
+    return views.view(member.household(), id);
+  }
+
+  @PostMapping("/{id}/put-off")
+  RunView putOff(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @Valid @RequestBody PutOff form) {
+    bench.putOff(
+        member.household(),
+        id,
+        form.version(),
+        new Bench.When(form.startAt(), form.readyBy()),
+        households.now(member.household()));
+    return views.view(member.household(), id);
   }
 
   @PostMapping("/{id}/steps/{index}/finish")
@@ -300,23 +227,28 @@ class BatchController {
             : form.bottles().stream()
                 .map(b -> new BatchBottled.Filled(b.container(), b.sizeMl(), b.millilitres()))
                 .toList();
+    Bench.Done done =
+        new Bench.Done(
+            form.cueSeen(),
+            form.measuredMl(),
+            form.measuredC(),
+            form.measuredG(),
+            form.measuredPh(),
+            form.note(),
+            bottles,
+            Boolean.TRUE.equals(form.sure()));
     idempotency.once(
         household,
         key,
-        Map.of("batch", id, "step", index, "form", form),
+        // A tap that is sent again later says a longer ago: it is the same tap.
+        Map.of("batch", id, "step", index, "done", done),
         Boolean.class,
         () -> {
-          bench.finish(
-              household,
-              id,
-              index,
-              form.version(),
-              new Bench.Done(
-                  form.cueSeen(), form.measuredMl(), form.measuredC(), form.note(), bottles),
-              households.now(household));
+          Instant at = log.at(household, id, households.now(household), form.secondsAgo());
+          bench.finish(household, id, index, form.version(), done, at);
           return true;
         });
-    return get(member, id);
+    return views.view(household, id);
   }
 
   @PostMapping("/{id}/undo")
@@ -325,7 +257,7 @@ class BatchController {
       @PathVariable UUID id,
       @Valid @RequestBody Seen seen) {
     bench.undo(member.household(), id, seen.version(), households.now(member.household()));
-    return get(member, id);
+    return views.view(member.household(), id);
   }
 
   @PostMapping("/{id}/give-up")
@@ -335,55 +267,6 @@ class BatchController {
       @Valid @RequestBody GiveUp form) {
     bench.giveUp(
         member.household(), id, form.version(), form.reason(), households.now(member.household()));
-    return get(member, id);
-  }
-
-  private static RunLine line(Batch batch, Runs.Run run) {
-    Step step = run == null ? null : run.brew().formula().steps().get(batch.step());
-    return new RunLine(
-        batch.id(),
-        batch.code(),
-        batch.formulaName(),
-        batch.status(),
-        batch.step(),
-        run == null ? 0 : run.brew().formula().steps().size(),
-        step == null ? "" : StepWords.headline(step),
-        step != null && step.needsHands(),
-        run == null ? null : window(batch, run),
-        batch.startedAt(),
-        batch.endedAt(),
-        batch.bottledMl());
-  }
-
-  private static WindowMoments window(Batch batch, Runs.Run run) {
-    if (batch.status() != Batch.Status.RUNNING) {
-      return null;
-    }
-    Instant started = batch.steps().get(batch.step()).startedAt();
-    return run.brew()
-        .formula()
-        .steps()
-        .get(batch.step())
-        .window()
-        .map(
-            w ->
-                new WindowMoments(
-                    started,
-                    after(started, w.shortest()),
-                    after(started, w.usual()),
-                    after(started, w.longest())))
-        .orElse(null);
-  }
-
-  private static Instant after(Instant start, double minutes) {
-    return start.plusMillis(Math.round(minutes * 60_000));
-  }
-
-  private static Container container(Formula formula) {
-    return formula.steps().stream()
-        .filter(Step.Bottle.class::isInstance)
-        .map(step -> ((Step.Bottle) step).container())
-        .findFirst()
-        .orElse(Container.JAR);
+    return views.view(member.household(), id);
   }
 }

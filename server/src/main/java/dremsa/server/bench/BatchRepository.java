@@ -1,5 +1,6 @@
 package dremsa.server.bench;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -9,7 +10,10 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface BatchRepository extends JpaRepository<Batch, UUID> {
   Optional<Batch> findByIdAndHouseholdId(UUID id, UUID household);
 
-  List<Batch> findByHouseholdIdAndStatusOrderByStartedAt(UUID household, Batch.Status status);
+  List<Batch> findByHouseholdIdAndStatusInOrderByStartedAt(
+      UUID household, Collection<Batch.Status> statuses);
+
+  List<Batch> findByHouseholdIdAndParentIdOrderByCode(UUID household, UUID parent);
 
   List<Batch> findByHouseholdIdOrderByStartedAtDesc(UUID household, Pageable page);
 

@@ -1,6 +1,8 @@
 package dremsa.server.bench;
 
 import dremsa.core.brew.Brew;
+import dremsa.core.brew.Prediction;
+import dremsa.core.formula.Branch;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Ingredient;
 import dremsa.core.formula.Step;
@@ -12,7 +14,6 @@ import dremsa.core.material.MaterialKind;
 import dremsa.server.accounts.Households;
 import dremsa.server.formulas.Formulas;
 import dremsa.server.history.Happening;
-import dremsa.server.history.History;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.kitchens.Kitchens;
@@ -21,75 +22,92 @@ import dremsa.server.predictions.Planner;
 import dremsa.server.wire.FormulaJson;
 import dremsa.server.wire.KitchenJson;
 import dremsa.server.wire.Stored;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Starts batches and takes them through their steps. Every method is told what time it is. */
+/** Starts batches, ends their steps, and ends them. Every method is told what time it is. */
 @Service
 public class Bench {
+  /** Nothing is planned farther ahead. */
+  private static final Duration FARTHEST = Duration.ofDays(366);
+
+  /** A start so little in the past is meant as now. */
+  private static final Duration JUST_NOW = Duration.ofMinutes(5);
+
   private final BatchRepository repository;
   private final Runs runs;
+  private final Log log;
   private final Kitchens kitchens;
   private final Formulas formulas;
   private final Planner planner;
   private final Households households;
-  private final History history;
   private final Stored stored;
   private final ApplicationEventPublisher events;
 
   Bench(
       BatchRepository repository,
       Runs runs,
+      Log log,
       Kitchens kitchens,
       Formulas formulas,
       Planner planner,
       Households households,
-      History history,
       Stored stored,
       ApplicationEventPublisher events) {
     this.repository = repository;
     this.runs = runs;
+    this.log = log;
     this.kitchens = kitchens;
     this.formulas = formulas;
     this.planner = planner;
     this.households = households;
-    this.history = history;
     this.stored = stored;
     this.events = events;
   }
 
-  /** What the maker says when a step is done. */
-  public record Done(
-      boolean cueSeen,
-      Double measuredMl,
-      Double measuredC,
-      String note,
-      List<BatchBottled.Filled> bottles) {}
+  /**
+   * When a batch shall start; with neither it starts now.
+   *
+   * @param startAt its first step
+   * @param readyBy its last step is over
+   */
+  public record When(@Nullable Instant startAt, @Nullable Instant readyBy) {
+    public static final When NOW = new When(null, null);
+  }
 
-  /** Starts a batch. */
+  /** Starts a batch now. */
   @Transactional
   public UUID start(UUID household, Plan plan, Instant at) {
+    return start(household, plan, When.NOW, at);
+  }
+
+  /** Starts a batch, or keeps it measured out for its time. */
+  @Transactional
+  public UUID start(UUID household, Plan plan, When when, Instant at) {
     households.changed(household);
     Kitchen kitchen = kitchens.of(household);
     Planner.Planned planned = planner.solve(household, plan, kitchen, at);
     Brew brew = planned.reached().brew();
     Formula formula = brew.formula();
+    Instant starts = starts(when, planned.reached().prediction(), at);
     Batch batch =
         new Batch(
             UUID.randomUUID(),
             household,
-            code(formula, repository.countByHouseholdId(household) + 1),
-            formula.id(),
-            formulas.keepForBatch(household, formula.id(), at).orElse(null),
-            formula.name(),
+            new Batch.Naming(
+                code(formula, repository.countByHouseholdId(household) + 1),
+                formula.id(),
+                formulas.keepForBatch(household, formula.id(), at).orElse(null),
+                formula.name()),
             new Batch.Snapshot(
                 stored.write(FormulaJson.of(formula)),
                 stored.write(KitchenJson.of(kitchen)),
@@ -98,27 +116,93 @@ public class Bench {
                 stored.write(planned.surroundings()),
                 Stored.VERSION),
             planned.reached().scale(),
-            at);
-    repository.saveAndFlush(batch);
-    note(
-        batch,
-        at,
-        Happening.Kind.STARTED,
-        planned.reached().prediction().finished().millilitres(),
-        formula.name());
-    pour(batch, plan, planned, at);
-    events.publishEvent(new MeasuredOut(household, batch.id(), batch.code(), weighed(planned), at));
+            starts);
+    if (starts.isAfter(at)) {
+      log.saved(batch, at);
+      log.note(batch, at, Happening.Kind.PLANNED, null, formula.name());
+    } else {
+      begin(batch, at);
+    }
     return batch.id();
   }
 
+  private static Instant starts(When when, Prediction prediction, Instant at) {
+    if (when.startAt() != null && when.readyBy() != null) {
+      throw Problem.invalid(
+          FieldProblem.of(
+              "readyBy", when.readyBy(), "Say when to start or when it shall be ready."));
+    }
+    if (when.startAt() == null && when.readyBy() == null) {
+      return at;
+    }
+    double minutes = prediction.steps().get(prediction.steps().size() - 1).endMinute();
+    boolean ready = when.readyBy() != null;
+    Instant starts =
+        ready ? when.readyBy().minusMillis(Math.round(minutes * 60_000)) : when.startAt();
+    String field = ready ? "readyBy" : "startAt";
+    if (starts.isBefore(at.minus(JUST_NOW))) {
+      throw Problem.invalid(
+          FieldProblem.of(
+              field,
+              ready ? when.readyBy() : when.startAt(),
+              ready
+                  ? "It takes about %.0f min: it could be ready at the earliest then from now."
+                      .formatted(minutes)
+                  : "That is over already. Start it now or later."));
+    }
+    if (starts.isAfter(at.plus(FARTHEST))) {
+      throw Problem.invalid(
+          FieldProblem.of(field, starts, "Nothing is planned more than a year ahead."));
+    }
+    return starts.isBefore(at) ? at : starts;
+  }
+
+  /** Begins a batch that was planned. */
+  @Transactional
+  public void begin(UUID household, UUID id, long version, Instant at) {
+    households.changed(household);
+    Batch batch = log.find(household, id, version);
+    if (batch.status() != Batch.Status.PLANNED) {
+      throw Problem.conflict("This brew has begun already.");
+    }
+    begin(batch, at);
+  }
+
+  /** Puts a planned start off, or brings it forward. */
+  @Transactional
+  public void putOff(UUID household, UUID id, long version, When when, Instant at) {
+    households.changed(household);
+    Batch batch = log.find(household, id, version);
+    if (batch.status() != Batch.Status.PLANNED) {
+      throw Problem.conflict("This brew has begun already.");
+    }
+    batch.putOff(starts(when, runs.planned(batch).prediction(), at));
+    log.saved(batch, at);
+  }
+
+  private void begin(Batch batch, Instant at) {
+    batch.begin(at);
+    log.saved(batch, at);
+    Runs.Run run = runs.planned(batch);
+    log.note(
+        batch,
+        at,
+        Happening.Kind.STARTED,
+        run.prediction().finished().millilitres(),
+        batch.formulaName());
+    pour(batch, run, at);
+    events.publishEvent(
+        new MeasuredOut(batch.householdId(), batch.id(), batch.code(), weighed(run), at));
+  }
+
   /** Grams of each material; water comes from the tap, brews from the shelf. */
-  private static Map<String, Double> weighed(Planner.Planned planned) {
-    Brew brew = planned.reached().brew();
+  private static Map<String, Double> weighed(Runs.Run run) {
     Map<String, Double> grams = new LinkedHashMap<>();
-    for (int i = 0; i < brew.materials().size(); i++) {
-      Material material = brew.materials().get(i);
+    List<Material> materials = run.brew().materials();
+    for (int i = 0; i < materials.size(); i++) {
+      Material material = materials.get(i);
       Double amount =
-          planned.reached().prediction().amounts().get(brew.formula().ingredients().get(i).key());
+          run.prediction().amounts().get(run.brew().formula().ingredients().get(i).key());
       if (amount != null
           && material.kind() != MaterialKind.WATER
           && material.kind() != MaterialKind.BREW) {
@@ -137,15 +221,12 @@ public class Bench {
   }
 
   /** What is poured in from bottles of the shelf is taken out of them. */
-  private void pour(Batch batch, Plan plan, Planner.Planned planned, Instant at) {
-    if (plan.pours() == null) {
-      return;
-    }
-    Brew brew = planned.reached().brew();
-    for (int i = 0; i < brew.materials().size(); i++) {
-      Ingredient ingredient = brew.formula().ingredients().get(i);
-      UUID bottle = plan.pours().get(ingredient.material());
-      Double grams = planned.reached().prediction().amounts().get(ingredient.key());
+  private void pour(Batch batch, Runs.Run run, Instant at) {
+    Map<String, UUID> bottles = runs.bottles(batch);
+    List<Ingredient> ingredients = run.brew().formula().ingredients();
+    for (int i = 0; i < ingredients.size(); i++) {
+      UUID bottle = bottles.get(ingredients.get(i).material());
+      Double grams = run.prediction().amounts().get(ingredients.get(i).key());
       if (bottle != null && grams != null) {
         events.publishEvent(
             new BrewPoured(
@@ -153,7 +234,7 @@ public class Bench {
                 batch.id(),
                 batch.code(),
                 bottle,
-                grams / brew.materials().get(i).density(),
+                grams / run.brew().materials().get(i).density(),
                 at));
       }
     }
@@ -170,50 +251,99 @@ public class Bench {
     return initials.toString().toUpperCase(Locale.ROOT) + "-" + number;
   }
 
+  /** What the maker says when a step is done; empty fields were not said. */
+  public record Done(
+      boolean cueSeen,
+      @Nullable Double measuredMl,
+      @Nullable Double measuredC,
+      @Nullable Double measuredG,
+      @Nullable Double measuredPh,
+      @Nullable String note,
+      List<BatchBottled.Filled> bottles,
+      boolean sure) {
+    /** Done, with nothing to say but that. */
+    public static Done plainly(boolean cueSeen) {
+      return new Done(cueSeen, null, null, null, null, "", List.of(), false);
+    }
+  }
+
   /**
    * Ends the present step.
    *
    * @param index that the maker saw; another one means that somebody else was quicker
    * @param version that the maker saw
+   * @param at when it was done; not before the step began
    */
   @Transactional
   public void finish(UUID household, UUID id, int index, long version, Done done, Instant at) {
     households.changed(household);
-    Batch batch = running(household, id, version);
-    if (batch.step() != index) {
-      throw Problem.conflict("This step was finished already, perhaps on another device.");
-    }
+    Batch batch = log.present(household, id, version, index, at);
     Runs.Run run = runs.of(batch, at);
-    List<Step> steps = run.brew().formula().steps();
-    Step step = steps.get(index);
-    checkReadings(run, index, done);
-    double minutes =
-        (at.toEpochMilli() - batch.steps().get(index).startedAt().toEpochMilli()) / 60_000.0;
-    Window.Timing timing = step.window().map(w -> w.judge(minutes)).orElse(null);
-    boolean last = index == steps.size() - 1;
-    if (last) {
-      checkBottles(run, done);
+    Formula formula = run.brew().formula();
+    Step step = formula.steps().get(index);
+    Claims.check(run, index, done);
+    boolean last = index == formula.steps().size() - 1;
+    boolean divides = last && !formula.branches().isEmpty();
+    if (last && !divides) {
+      Claims.checkBottles(run, done.bottles());
     }
+    StepDone.State present = batch.steps().get(index);
+    double minutes = Happened.minutes(present.startedAt(), at);
+    Window.Timing timing =
+        step.window().map(w -> w.judge(minutes - late(present, w, minutes))).orElse(null);
+    log.tapped(batch, "Done: " + StepWords.headline(step), false);
     batch.finishStep(
         new StepDone.Report(
-            timing, done.cueSeen(), done.measuredMl(), done.measuredC(), done.note()),
+            timing,
+            done.cueSeen(),
+            done.measuredMl(),
+            done.measuredC(),
+            done.measuredG(),
+            done.measuredPh(),
+            done.note()),
         at,
         last);
-    note(batch, at, Happening.Kind.STEP_DONE, done.measuredMl(), words(step, timing, done));
-    if (last) {
-      double millilitres =
-          done.bottles().stream().mapToDouble(BatchBottled.Filled::millilitres).sum();
-      batch.bottled(millilitres, at);
-      repository.saveAndFlush(batch);
-      note(
-          batch,
-          at,
-          Happening.Kind.BOTTLED,
-          millilitres,
-          done.bottles().size() == 1 ? "1 bottle" : done.bottles().size() + " bottles");
-      events.publishEvent(new BatchBottled(household, runs.record(batch, at), done.bottles(), at));
+    log.note(batch, at, Happening.Kind.STEP_DONE, done.measuredMl(), words(step, timing, done));
+    if (divides) {
+      divide(batch, formula, at);
+    } else if (last) {
+      bottle(batch, done, at);
     } else {
-      repository.saveAndFlush(batch);
+      log.saved(batch, at);
+    }
+  }
+
+  /** Minutes that the maker added count as right, not as late; they never make it early. */
+  private static double late(StepDone.State step, Window window, double minutes) {
+    return minutes > window.longest() ? Math.min(step.extendedMin(), minutes - window.usual()) : 0;
+  }
+
+  private void bottle(Batch batch, Done done, Instant at) {
+    double millilitres =
+        done.bottles().stream().mapToDouble(BatchBottled.Filled::millilitres).sum();
+    batch.bottled(millilitres, at);
+    log.saved(batch, at);
+    log.note(
+        batch,
+        at,
+        Happening.Kind.BOTTLED,
+        millilitres,
+        done.bottles().size() == 1 ? "1 bottle" : done.bottles().size() + " bottles");
+    events.publishEvent(
+        new BatchBottled(batch.householdId(), runs.record(batch, at), done.bottles(), at));
+  }
+
+  private void divide(Batch batch, Formula formula, Instant at) {
+    batch.divided(at);
+    log.saved(batch, at);
+    log.note(batch, at, Happening.Kind.DIVIDED, null, formula.branches().size() + " parts");
+    char letter = 'a';
+    for (Branch branch : formula.branches()) {
+      Formula way = formula.way(branch);
+      Batch part =
+          Batch.part(
+              batch, String.valueOf(letter++), way.name(), stored.write(FormulaJson.of(way)), at);
+      log.saved(part, at);
     }
   }
 
@@ -231,114 +361,32 @@ public class Bench {
     return words.toString();
   }
 
-  private static void checkReadings(Runs.Run run, int index, Done done) {
-    if (done.measuredMl() != null) {
-      double most = Math.max(1, run.prediction().account().in() * 1.03);
-      if (!(done.measuredMl() > 0 && done.measuredMl() <= most)) {
-        throw Problem.invalid(
-            FieldProblem.range(
-                "measuredMl",
-                done.measuredMl(),
-                "Not more than went in: up to %.0f mL.".formatted(most),
-                1,
-                most));
-      }
-    }
-    if (done.measuredC() != null && !(done.measuredC() >= -5 && done.measuredC() <= 105)) {
-      throw Problem.invalid(
-          FieldProblem.range("measuredC", done.measuredC(), "A brew is -5 to 105 °C.", -5, 105));
-    }
-  }
-
-  private static void checkBottles(Runs.Run run, Done done) {
-    if (done.bottles() == null || done.bottles().isEmpty()) {
-      throw Problem.invalid(FieldProblem.of("bottles", null, "Say which bottles it went into."));
-    }
-    double there = Math.max(1, run.prediction().finished().millilitres());
-    double sum = 0;
-    for (int i = 0; i < done.bottles().size(); i++) {
-      BatchBottled.Filled bottle = done.bottles().get(i);
-      if (bottle.millilitres() > bottle.sizeMl()) {
-        throw Problem.invalid(
-            FieldProblem.range(
-                "bottles[" + i + "].millilitres",
-                bottle.millilitres(),
-                "This bottle holds %.0f mL.".formatted(bottle.sizeMl()),
-                1,
-                bottle.sizeMl()));
-      }
-      sum += bottle.millilitres();
-    }
-    // Jugs and eyes differ by some millilitres; a bottle more than there was is a slip.
-    double most = there * 1.05 + 10;
-    if (sum > most) {
-      throw Problem.invalid(
-          FieldProblem.range(
-              "bottles",
-              sum,
-              "There are about %.0f mL to fill, not %.0f mL.".formatted(there, sum),
-              1,
-              most));
-    }
-  }
-
   /** Takes the last tap back. */
   @Transactional
   public void undo(UUID household, UUID id, long version, Instant at) {
     households.changed(household);
-    Batch batch = find(household, id, version);
-    if (batch.status() == Batch.Status.GIVEN_UP
-        || (batch.status() == Batch.Status.RUNNING && batch.step() == 0)) {
-      throw Problem.conflict("There is nothing to take back here.");
-    }
+    Batch batch = log.find(household, id, version);
     if (batch.status() == Batch.Status.BOTTLED) {
       events.publishEvent(new BottlingUndone(household, id));
+    } else if (batch.status() == Batch.Status.DIVIDED) {
+      log.removeParts(batch);
     }
-    batch.reopen();
-    repository.saveAndFlush(batch);
-    note(batch, at, Happening.Kind.STEP_UNDONE, null, "Step " + (batch.step() + 1) + " again");
+    String words = log.takeBack(batch);
+    log.saved(batch, at);
+    log.note(batch, at, Happening.Kind.STEP_UNDONE, null, words);
   }
 
   /** Ends a run without bottles. */
   @Transactional
   public void giveUp(UUID household, UUID id, long version, String reason, Instant at) {
     households.changed(household);
-    Batch batch = running(household, id, version);
-    batch.giveUp(at);
-    repository.saveAndFlush(batch);
-    note(batch, at, Happening.Kind.GIVEN_UP, null, reason);
-  }
-
-  Batch get(UUID household, UUID id) {
-    return repository
-        .findByIdAndHouseholdId(id, household)
-        .orElseThrow(() -> Problem.notFound("batch"));
-  }
-
-  private Batch running(UUID household, UUID id, long version) {
-    Batch batch = find(household, id, version);
-    if (batch.status() != Batch.Status.RUNNING) {
+    Batch batch = log.find(household, id, version);
+    if (batch.status() != Batch.Status.RUNNING && batch.status() != Batch.Status.PLANNED) {
       throw Problem.conflict("This brew is over already.");
     }
-    return batch;
-  }
-
-  private Batch find(UUID household, UUID id, long version) {
-    Batch batch = get(household, id);
-    if (batch.version() != version) {
-      throw new Problem(
-          HttpStatus.CONFLICT,
-          "conflict",
-          "Somebody was quicker, perhaps on another device: this brew is now at step "
-              + (batch.step() + 1)
-              + ".",
-          List.of(FieldProblem.of("version", version, "It is " + batch.version() + " now.")));
-    }
-    return batch;
-  }
-
-  private void note(
-      Batch batch, Instant at, Happening.Kind kind, Double millilitres, String detail) {
-    history.note(batch.householdId(), batch.id(), null, at, kind, millilitres, detail);
+    log.tapped(batch, "Given up", false);
+    batch.giveUp(at);
+    log.saved(batch, at);
+    log.note(batch, at, Happening.Kind.GIVEN_UP, null, reason);
   }
 }

@@ -3,11 +3,9 @@ package dremsa.server.bench;
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
-import dremsa.core.brew.StepFacts;
 import dremsa.core.brew.VesselChoice;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Step;
-import dremsa.core.formula.Window;
 import dremsa.core.keep.Inherited;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Materials;
@@ -15,7 +13,6 @@ import dremsa.server.http.Problem;
 import dremsa.server.wire.Stored;
 import dremsa.server.wire.SurroundingsJson;
 import dremsa.server.wire.TargetJson;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -29,21 +26,29 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Runs {
   private final BatchRepository repository;
+  private final EntryRepository entries;
   private final Stored stored;
 
-  Runs(BatchRepository repository, Stored stored) {
+  Runs(BatchRepository repository, EntryRepository entries, Stored stored) {
     this.repository = repository;
+    this.entries = entries;
     this.stored = stored;
   }
 
-  /** A batch with its prediction up to date. */
+  /**
+   * A batch with its prediction up to date.
+   *
+   * @param log what was entered while it ran, the oldest first
+   */
   record Run(
       Brew brew,
+      double scale,
       TargetJson target,
       Facts facts,
       VesselChoice vessels,
       Prediction prediction,
-      Map<String, Inherited> ages) {}
+      Map<String, Inherited> ages,
+      List<BatchEntry> log) {}
 
   /** A finished batch as it really was. */
   @Transactional(readOnly = true)
@@ -134,9 +139,31 @@ public class Runs {
         List.copyOf(run.ages().values()));
   }
 
-  Run of(Batch batch, Instant now) {
+  /** The bottles that are poured into a batch, by the material that names them. */
+  Map<String, UUID> bottles(Batch batch) {
     Batch.Snapshot snapshot = batch.snapshot();
-    Formula formula = stored.formula(snapshot.formula(), snapshot.schemaVersion());
+    return snapshot.surroundings() == null
+        ? Map.of()
+        : stored.surroundings(snapshot.surroundings(), snapshot.schemaVersion()).bottles();
+  }
+
+  Run of(Batch batch, Instant now) {
+    List<BatchEntry> log =
+        batch.status() == Batch.Status.PLANNED
+            ? List.of()
+            : entries.findByBatchIdOrderByEnteredAtAscIdAsc(batch.id());
+    return of(batch, batch.snapshot().formula(), log, true, now);
+  }
+
+  /** As it was measured out: what happened since is left out of it. */
+  Run planned(Batch batch) {
+    return of(batch, batch.plannedFormula(), List.of(), false, batch.startedAt());
+  }
+
+  private Run of(
+      Batch batch, String formulaColumn, List<BatchEntry> log, boolean asItWent, Instant now) {
+    Batch.Snapshot snapshot = batch.snapshot();
+    Formula formula = stored.formula(formulaColumn, snapshot.schemaVersion());
     Kitchen kitchen = stored.kitchen(snapshot.kitchen(), snapshot.schemaVersion());
     Optional<SurroundingsJson> surroundings =
         Optional.ofNullable(snapshot.surroundings())
@@ -145,46 +172,20 @@ public class Runs {
         surroundings
             .map(s -> Brew.of(formula, kitchen, s.materialsToCore(), s.stock()))
             .orElseGet(() -> Brew.of(formula, kitchen, Materials.standard()));
-    Facts facts = facts(batch, formula, now);
     VesselChoice vessels = brew.vesselsFor(batch.scale());
+    Facts plan = stored.plan(snapshot.plan(), snapshot.schemaVersion());
+    Facts facts =
+        asItWent
+            ? new Happened(batch, formula, log).facts(plan, now, brew, batch.scale(), vessels)
+            : plan;
     return new Run(
         brew,
+        batch.scale(),
         stored.target(snapshot.target(), snapshot.schemaVersion()),
         facts,
         vessels,
         brew.predict(batch.scale(), vessels, facts),
-        surroundings.map(SurroundingsJson::ages).orElse(Map.of()));
-  }
-
-  private Facts facts(Batch batch, Formula formula, Instant now) {
-    Facts facts = stored.plan(batch.snapshot().plan(), batch.snapshot().schemaVersion());
-    List<StepDone> steps = batch.steps();
-    for (int i = 0; i < steps.size(); i++) {
-      StepDone step = steps.get(i);
-      StepFacts known = facts.of(i);
-      if (step.endedAt() != null) {
-        known = known.withMinutes(minutes(step.startedAt(), step.endedAt()));
-        if (step.measuredC() != null) {
-          known = known.withCelsius(step.measuredC());
-        }
-        if (step.measuredMl() != null) {
-          known = known.withMillilitres(step.measuredMl());
-        }
-      } else if (batch.status() == Batch.Status.RUNNING) {
-        // The present step lasts at least until now: being late shows in the date at once.
-        double usual =
-            known.minutes().orElse(formula.steps().get(i).window().map(Window::usual).orElse(0.0));
-        double elapsed = minutes(step.startedAt(), now);
-        if (elapsed > usual && usual > 0) {
-          known = known.withMinutes(elapsed);
-        }
-      }
-      facts = facts.with(i, known);
-    }
-    return facts;
-  }
-
-  private static double minutes(Instant from, Instant to) {
-    return Math.max(0, Duration.between(from, to).toMillis() / 60_000.0);
+        surroundings.map(SurroundingsJson::ages).orElse(Map.of()),
+        log);
   }
 }

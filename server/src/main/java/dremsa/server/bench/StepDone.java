@@ -6,6 +6,7 @@ import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /** What really happened at one step of a batch. */
 @Embeddable
@@ -23,7 +24,17 @@ class StepDone {
   @Column(name = "measured_c")
   private Double measuredC;
 
+  @Column(name = "measured_g")
+  private Double measuredG;
+
+  private Double measuredPh;
   private String note = "";
+  private boolean skipped;
+  private double extendedMin;
+  private double waterMl;
+
+  @Column(name = "water_c")
+  private double waterC = 20;
 
   protected StepDone() {}
 
@@ -31,26 +42,92 @@ class StepDone {
     this.startedAt = startedAt;
   }
 
+  /** All of it, for taking a tap back. */
+  record State(
+      Instant startedAt,
+      @Nullable Instant endedAt,
+      Window.@Nullable Timing timing,
+      boolean cueSeen,
+      @Nullable Double measuredMl,
+      @Nullable Double measuredC,
+      @Nullable Double measuredG,
+      @Nullable Double measuredPh,
+      String note,
+      boolean skipped,
+      double extendedMin,
+      double waterMl,
+      double waterC) {}
+
   /** What the maker says when a step ends; empty fields were not said. */
   record Report(
-      Window.Timing timing, boolean cueSeen, Double measuredMl, Double measuredC, String note) {}
+      Window.Timing timing,
+      boolean cueSeen,
+      Double measuredMl,
+      Double measuredC,
+      Double measuredG,
+      Double measuredPh,
+      String note) {}
 
+  static StepDone of(State state) {
+    StepDone step = new StepDone(state.startedAt());
+    step.endedAt = state.endedAt();
+    step.timing = state.timing();
+    step.cueSeen = state.cueSeen();
+    step.measuredMl = state.measuredMl();
+    step.measuredC = state.measuredC();
+    step.measuredG = state.measuredG();
+    step.measuredPh = state.measuredPh();
+    step.note = state.note();
+    step.skipped = state.skipped();
+    step.extendedMin = state.extendedMin();
+    step.waterMl = state.waterMl();
+    step.waterC = state.waterC();
+    return step;
+  }
+
+  State state() {
+    return new State(
+        startedAt,
+        endedAt,
+        timing,
+        cueSeen,
+        measuredMl,
+        measuredC,
+        measuredG,
+        measuredPh,
+        note,
+        skipped,
+        extendedMin,
+        waterMl,
+        waterC);
+  }
+
+  /** Ends it; a clock that went back does not end it before it began. */
   void end(Instant at, Report report) {
-    endedAt = at;
+    endedAt = at.isBefore(startedAt) ? startedAt : at;
     timing = report.timing();
     cueSeen = report.cueSeen();
     measuredMl = report.measuredMl();
     measuredC = report.measuredC();
+    measuredG = report.measuredG();
+    measuredPh = report.measuredPh();
     note = report.note() == null ? "" : report.note();
   }
 
-  void reopen() {
-    endedAt = null;
-    timing = null;
-    cueSeen = false;
-    measuredMl = null;
-    measuredC = null;
-    note = "";
+  void skip(Instant at, String reason) {
+    endedAt = at.isBefore(startedAt) ? startedAt : at;
+    skipped = true;
+    note = reason;
+  }
+
+  void extend(double minutes) {
+    extendedMin += minutes;
+  }
+
+  /** More water; what was poured before and now is taken at its mean temperature. */
+  void pour(double millilitres, double celsius) {
+    waterC = (waterMl * waterC + millilitres * celsius) / (waterMl + millilitres);
+    waterMl += millilitres;
   }
 
   Instant startedAt() {
@@ -59,25 +136,5 @@ class StepDone {
 
   Instant endedAt() {
     return endedAt;
-  }
-
-  Window.Timing timing() {
-    return timing;
-  }
-
-  boolean cueSeen() {
-    return cueSeen;
-  }
-
-  Double measuredMl() {
-    return measuredMl;
-  }
-
-  Double measuredC() {
-    return measuredC;
-  }
-
-  String note() {
-    return note;
   }
 }

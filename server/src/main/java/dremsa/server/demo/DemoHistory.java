@@ -2,12 +2,14 @@ package dremsa.server.demo;
 
 import dremsa.core.formula.Step;
 import dremsa.core.kitchen.Kitchen;
+import dremsa.core.kitchen.Place;
 import dremsa.core.measure.MeasureSystem;
 import dremsa.server.bench.BatchBottled.Filled;
 import dremsa.server.bench.Bench;
 import dremsa.server.bench.Runs;
 import dremsa.server.kitchens.Kitchens;
 import dremsa.server.predictions.Plan;
+import dremsa.server.shelf.BottleTaps;
 import dremsa.server.shelf.DiscardReason;
 import dremsa.server.shelf.Shelf;
 import dremsa.server.wire.KitchenJson;
@@ -47,13 +49,21 @@ class DemoHistory {
   private final Bench bench;
   private final Runs runs;
   private final Shelf shelf;
+  private final BottleTaps taps;
   private final Kitchens kitchens;
   private final DemoCupboard cupboard;
 
-  DemoHistory(Bench bench, Runs runs, Shelf shelf, Kitchens kitchens, DemoCupboard cupboard) {
+  DemoHistory(
+      Bench bench,
+      Runs runs,
+      Shelf shelf,
+      BottleTaps taps,
+      Kitchens kitchens,
+      DemoCupboard cupboard) {
     this.bench = bench;
     this.runs = runs;
     this.shelf = shelf;
+    this.taps = taps;
     this.kitchens = kitchens;
     this.cupboard = cupboard;
   }
@@ -97,13 +107,20 @@ class DemoHistory {
     stands(household, "fennel-seed-rinse", 4.8, 1, 500, 330, now);
     stands(household, "nettle-powder-spray", 4.2, 2, 250, 120, now);
     stands(household, "linseed-gel", 3.6, 1, 250, 110, now);
-    stands(household, "lemon-balm-spray", 2.7, 2, 250, 90, now);
+    UUID balm = stands(household, "lemon-balm-spray", 2.7, 2, 250, 90, now);
     stands(household, "birch-sage-decoction", 1.5, 1, 500, 60, now);
-    stands(household, "calendula-oil", 30, 1, 100, 35, now);
+    UUID oil = stands(household, "calendula-oil", 30, 1, 100, 35, now);
+    move(household, oil, Place.ROOM, now.minus(Duration.ofDays(1)));
+    UUID frozen = stands(household, "linseed-gel", 1, 1, 150, 0, now.minus(Duration.ofDays(18)));
+    move(household, frozen, Place.FREEZER, now.minus(Duration.ofDays(17)));
+    Shelf.Standing spray = shelf.standingOf(household, balm).get(0);
+    // Forgotten beside the bath after Sunday's wash.
+    taps.leftOut(
+        household, spray.id(), spray.version(), 5, Place.BATHROOM, now.minus(Duration.ofHours(4)));
   }
 
   /** One batch, brewed so many days ago, from whose first bottle so much was used since. */
-  private void stands(
+  private UUID stands(
       UUID household,
       String formula,
       double daysAgo,
@@ -118,8 +135,16 @@ class DemoHistory {
     for (int i = 3; i > 0; i--) {
       Shelf.Standing first = shelf.standingOf(household, batch).get(0);
       Instant at = now.minus(Duration.ofHours(7L * i));
-      shelf.take(household, first.id(), first.version(), Math.floor(used / 3), at);
+      if (used > 0) {
+        shelf.take(household, first.id(), first.version(), Math.floor(used / 3), at);
+      }
     }
+    return batch;
+  }
+
+  private void move(UUID household, UUID batch, Place to, Instant at) {
+    Shelf.Standing bottle = shelf.standingOf(household, batch).get(0);
+    taps.move(household, bottle.id(), bottle.version(), to, at);
   }
 
   private void brew(
@@ -175,7 +200,7 @@ class DemoHistory {
           batch,
           planned.index(),
           outline.version(),
-          new Bench.Done(cue, measured, null, "", filled),
+          new Bench.Done(cue, measured, null, null, null, "", filled, true),
           at);
     }
     return at;
@@ -212,16 +237,38 @@ class DemoHistory {
     shelf.discard(household, bottle.id(), bottle.version(), reason, note, at);
   }
 
-  /** What is on the worktop when the demo opens: one steeping, not yet in its window. */
+  /**
+   * What is on the bench when the demo opens: a rinse that steeps, not yet in its window, a ferment
+   * on its second day, and a spray for tonight.
+   */
   private void brewing(UUID household, Instant now) {
-    Instant at = now.minus(Duration.ofMinutes(96));
-    UUID batch =
-        bench.start(household, new Meant("fennel-seed-rinse", TargetJson.bottles(1, 500)), at);
-    for (int i = 0; i < 2; i++) {
+    far(
+        household,
+        "barley-ferment",
+        TargetJson.bottles(1, 500),
+        4,
+        now.minus(Duration.ofHours(29)));
+    far(
+        household,
+        "fennel-seed-rinse",
+        TargetJson.bottles(1, 500),
+        2,
+        now.minus(Duration.ofMinutes(96)));
+    bench.start(
+        household,
+        new Meant("lemon-balm-spray", TargetJson.bottles(2, 150)),
+        new Bench.When(now.plus(Duration.ofHours(5)), null),
+        now);
+  }
+
+  /** One batch so many steps on its way. */
+  private void far(UUID household, String formula, TargetJson target, int steps, Instant start) {
+    Instant at = start;
+    UUID batch = bench.start(household, new Meant(formula, target), at);
+    for (int i = 0; i < steps; i++) {
       at = at.plus(Duration.ofMinutes(4));
       long version = runs.outline(household, batch, at).version();
-      bench.finish(
-          household, batch, i, version, new Bench.Done(false, null, null, "", List.of()), at);
+      bench.finish(household, batch, i, version, Bench.Done.plainly(false), at);
     }
   }
 

@@ -15,12 +15,29 @@ import java.util.UUID;
 public class Happening {
   /** What sort of thing. */
   public enum Kind {
+    PLANNED,
     STARTED,
     STEP_DONE,
+    STEP_SKIPPED,
+    STEP_EXTENDED,
+    STEP_AGAIN,
     STEP_UNDONE,
+    WATER_ADDED,
+    COOLING_CHANGED,
+    DIVIDED,
     BOTTLED,
     GIVEN_UP,
     TAKEN,
+    LEFT_OUT,
+    MOVED,
+    OPENED,
+    FROZEN,
+    THAWED,
+    POURED_OUT,
+    POURED_IN,
+    SCHOOL_CHANGED,
+    FRIDGE_WARM,
+    LABELLED,
     FINISHED,
     DISCARDED
   }
@@ -32,6 +49,10 @@ public class Happening {
   private UUID householdId;
   private UUID batchId;
   private UUID bottleId;
+
+  /** What belongs together is undone together; null where it stands alone. */
+  private UUID changeId;
+
   private Instant happenedAt;
 
   @Enumerated(EnumType.STRING)
@@ -48,6 +69,7 @@ public class Happening {
       UUID householdId,
       UUID batchId,
       UUID bottleId,
+      UUID changeId,
       Instant happenedAt,
       Kind kind,
       Double millilitres,
@@ -55,6 +77,7 @@ public class Happening {
     this.householdId = householdId;
     this.batchId = batchId;
     this.bottleId = bottleId;
+    this.changeId = changeId;
     this.happenedAt = happenedAt;
     this.kind = kind;
     this.millilitres = millilitres;
@@ -76,6 +99,10 @@ public class Happening {
 
   public UUID bottleId() {
     return bottleId;
+  }
+
+  public UUID changeId() {
+    return changeId;
   }
 
   public Instant happenedAt() {

@@ -1,5 +1,6 @@
 package dremsa.server.history;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -8,8 +9,10 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
 interface HappeningRepository extends JpaRepository<Happening, Long> {
-  Optional<Happening> findFirstByHouseholdIdAndBottleIdAndUndoneFalseOrderByIdDesc(
-      UUID household, UUID bottle);
+  Optional<Happening> findFirstByHouseholdIdAndBottleIdAndUndoneFalseAndKindNotInOrderByIdDesc(
+      UUID household, UUID bottle, Collection<Happening.Kind> kinds);
+
+  List<Happening> findByHouseholdIdAndChangeIdOrderById(UUID household, UUID change);
 
   List<Happening> findByHouseholdIdAndBottleIdOrderByHappenedAtDescIdDesc(
       UUID household, UUID bottle, Pageable page);

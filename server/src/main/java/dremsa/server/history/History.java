@@ -3,6 +3,7 @@ package dremsa.server.history;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
@@ -12,6 +13,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** Writes down what happened and reads it back. */
 @Service
 public class History {
+  private static final Set<Happening.Kind> NOT_UNDONE =
+      Set.of(Happening.Kind.FRIDGE_WARM, Happening.Kind.LABELLED);
+
   private static final int DETAIL = 500;
   private static final int MOST_OF_ONE = 200;
 
@@ -30,14 +34,40 @@ public class History {
       Happening.Kind kind,
       Double millilitres,
       String detail) {
-    String kept = detail.length() > DETAIL ? detail.substring(0, DETAIL) : detail;
-    repository.save(new Happening(household, batch, bottle, at, kind, millilitres, kept));
+    note(household, batch, bottle, null, at, kind, millilitres, detail);
   }
 
-  /** The last thing that happened to a bottle and was not undone. */
+  /**
+   * Writes down a part of a change.
+   *
+   * @param change what belongs together has the same; null for what stands alone
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void note(
+      UUID household,
+      UUID batch,
+      UUID bottle,
+      UUID change,
+      Instant at,
+      Happening.Kind kind,
+      Double millilitres,
+      String detail) {
+    String kept = detail.length() > DETAIL ? detail.substring(0, DETAIL) : detail;
+    repository.save(new Happening(household, batch, bottle, change, at, kind, millilitres, kept));
+  }
+
+  /**
+   * The last thing that was done to a bottle and was not undone. What befell the whole fridge is
+   * taken back there, and a printed label cannot be unprinted.
+   */
   public Optional<Happening> lastOfBottle(UUID household, UUID bottle) {
-    return repository.findFirstByHouseholdIdAndBottleIdAndUndoneFalseOrderByIdDesc(
-        household, bottle);
+    return repository.findFirstByHouseholdIdAndBottleIdAndUndoneFalseAndKindNotInOrderByIdDesc(
+        household, bottle, NOT_UNDONE);
+  }
+
+  /** All that belongs to a change. */
+  public List<Happening> ofChange(UUID household, UUID change) {
+    return repository.findByHouseholdIdAndChangeIdOrderById(household, change);
   }
 
   /** What happened to a bottle, the newest first, at most 200. */

@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Map;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.MediaType;
@@ -21,6 +22,18 @@ import tools.jackson.databind.json.JsonMapper;
 class BodyLimit extends OncePerRequestFilter {
   static final long MOST_BYTES = 1024 * 1024;
 
+  /** A photo, or a file that is read in: what a phone or a logger makes, not more. */
+  static final long MOST_FILE_BYTES = 12 * MOST_BYTES;
+
+  /** A household whole, with its photos. */
+  static final long MOST_BACKUP_BYTES = 256 * MOST_BYTES;
+
+  private static final Map<String, Long> LARGER =
+      Map.of(
+          "photos", MOST_FILE_BYTES,
+          "fridge-log", MOST_FILE_BYTES,
+          "restore", MOST_BACKUP_BYTES);
+
   private final JsonMapper json;
 
   BodyLimit(JsonMapper json) {
@@ -31,8 +44,10 @@ class BodyLimit extends OncePerRequestFilter {
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
-    if (request.getContentLengthLong() > MOST_BYTES) {
-      var answer = ProblemHandler.TooLarge.answer();
+    String path = request.getRequestURI();
+    long most = LARGER.getOrDefault(path.substring(path.lastIndexOf('/') + 1), MOST_BYTES);
+    if (request.getContentLengthLong() > most) {
+      var answer = new ProblemHandler.TooLarge(most).answer();
       response.setStatus(answer.getStatusCode().value());
       response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
       // The body stays unread: the connection cannot serve another request.
@@ -40,26 +55,31 @@ class BodyLimit extends OncePerRequestFilter {
       json.writeValue(response.getOutputStream(), answer.getBody());
       return;
     }
-    chain.doFilter(new Bounded(request), response);
+    chain.doFilter(new Bounded(request, most), response);
   }
 
   private static final class Bounded extends HttpServletRequestWrapper {
-    Bounded(HttpServletRequest request) {
+    private final long most;
+
+    Bounded(HttpServletRequest request, long most) {
       super(request);
+      this.most = most;
     }
 
     @Override
     public ServletInputStream getInputStream() throws IOException {
-      return new Counting(super.getInputStream());
+      return new Counting(super.getInputStream(), most);
     }
   }
 
   private static final class Counting extends ServletInputStream {
     private final ServletInputStream in;
+    private final long most;
     private long read;
 
-    Counting(ServletInputStream in) {
+    Counting(ServletInputStream in, long most) {
       this.in = in;
+      this.most = most;
     }
 
     @Override
@@ -78,8 +98,8 @@ class BodyLimit extends OncePerRequestFilter {
 
     private void count(int n) throws IOException {
       read += n;
-      if (read > MOST_BYTES) {
-        throw new ProblemHandler.TooLarge();
+      if (read > most) {
+        throw new ProblemHandler.TooLarge(most);
       }
     }
 

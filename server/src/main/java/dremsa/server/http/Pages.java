@@ -13,6 +13,7 @@ class Pages {
     "/brew/**",
     "/keep/**",
     "/learn/**",
+    "/tray/**",
     "/kitchen/**"
   })
   String screen() {

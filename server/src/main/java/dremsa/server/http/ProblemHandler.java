@@ -110,7 +110,7 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     Throwable cause = e.getCause();
     for (Throwable t = e; t != null; t = t.getCause()) {
       if (t instanceof TooLarge) {
-        return widen(TooLarge.answer());
+        return widen(((TooLarge) t).answer());
       }
     }
     if (cause instanceof UnrecognizedPropertyException unknown) {
@@ -177,11 +177,17 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
   static final class TooLarge extends java.io.IOException {
     private static final long serialVersionUID = 1L;
 
-    static ResponseEntity<ProblemDetail> answer() {
+    private final long most;
+
+    TooLarge(long most) {
+      this.most = most;
+    }
+
+    ResponseEntity<ProblemDetail> answer() {
       return ProblemHandler.answer(
           HttpStatus.CONTENT_TOO_LARGE,
           "too-large",
-          "This is too large: at most " + BodyLimit.MOST_BYTES / 1024 + " KiB are taken here.",
+          "This is too large: at most " + most / 1024 + " KiB are taken here.",
           List.of());
     }
   }

@@ -1,5 +1,6 @@
 package dremsa.server.shelf;
 
+import dremsa.core.keep.School;
 import dremsa.core.keep.Verdict;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
@@ -26,6 +27,8 @@ class Bottle {
   @Id private UUID id;
   private UUID householdId;
   private UUID batchId;
+  private String formulaId;
+  private String code;
   private int number;
   private String name;
 
@@ -58,6 +61,26 @@ class Bottle {
   private DiscardReason endReason;
 
   private Instant endedAt;
+
+  @Enumerated(EnumType.STRING)
+  @Column(columnDefinition = "varchar(20)")
+  private School school;
+
+  private boolean cleanWorking;
+
+  /** Its last day lies beyond the published figure. */
+  private boolean marked;
+
+  /** On a label that was printed; it never moves later. */
+  private LocalDate printedDay;
+
+  @Enumerated(EnumType.STRING)
+  @Column(columnDefinition = "varchar(20)")
+  private Place firstPlace;
+
+  /** The bottle that it was parted from; null for one filled from the pot. */
+  private UUID parentId;
+
   @Version private Long version;
 
   protected Bottle() {}
@@ -66,6 +89,8 @@ class Bottle {
       UUID id,
       UUID householdId,
       UUID batchId,
+      String formulaId,
+      String code,
       int number,
       String name,
       String tint,
@@ -77,6 +102,8 @@ class Bottle {
     this.id = id;
     this.householdId = householdId;
     this.batchId = batchId;
+    this.formulaId = formulaId;
+    this.code = code;
     this.number = number;
     this.name = name;
     this.tint = tint;
@@ -89,7 +116,66 @@ class Bottle {
     this.lastDay = verdict.lastDay();
     this.runsOut = verdict.runsOut();
     this.useNow = verdict.useNow();
+    this.marked = verdict.marked();
+    this.school = verdict.school();
+    this.firstPlace = Place.FRIDGE;
     this.status = Status.STANDING;
+  }
+
+  /** A part of a bottle in a container of its own; it has stood where that stood. */
+  Bottle parted(int partNumber, Container into, double size, double millilitres) {
+    Bottle part = new Bottle();
+    part.id = UUID.randomUUID();
+    part.householdId = householdId;
+    part.batchId = batchId;
+    part.formulaId = formulaId;
+    part.code = code;
+    part.number = partNumber;
+    part.name = name;
+    part.tint = tint;
+    part.container = into;
+    part.sizeMl = size;
+    part.filledMl = millilitres;
+    part.leftMl = millilitres;
+    part.place = place;
+    part.firstPlace = firstPlace;
+    part.filledAt = filledAt;
+    part.lastDay = lastDay;
+    part.runsOut = runsOut;
+    part.useNow = useNow;
+    part.marked = marked;
+    part.school = school;
+    part.cleanWorking = cleanWorking;
+    part.printedDay = printedDay;
+    part.parentId = id;
+    part.status = Status.STANDING;
+    return part;
+  }
+
+  /** How long it keeps was reckoned anew. */
+  void judged(Verdict verdict, Place stands) {
+    lastDay = verdict.lastDay();
+    runsOut = verdict.runsOut();
+    useNow = verdict.useNow();
+    marked = verdict.marked();
+    place = stands;
+  }
+
+  void keepBy(School newSchool, boolean clean) {
+    school = newSchool;
+    cleanWorking = clean;
+  }
+
+  /** A label was printed with its last day; an earlier print binds. */
+  void printed() {
+    if (printedDay == null || lastDay.isBefore(printedDay)) {
+      printedDay = lastDay;
+    }
+  }
+
+  void pourIn(double millilitres) {
+    leftMl += millilitres;
+    filledMl = Math.max(filledMl, leftMl);
   }
 
   void take(double millilitres) {
@@ -126,6 +212,16 @@ class Bottle {
 
   UUID batchId() {
     return batchId;
+  }
+
+  /** Of its batch. */
+  String code() {
+    return code;
+  }
+
+  /** Of the brew in it. */
+  String formulaId() {
+    return formulaId;
   }
 
   int number() {
@@ -186,6 +282,30 @@ class Bottle {
 
   Instant endedAt() {
     return endedAt;
+  }
+
+  School school() {
+    return school;
+  }
+
+  boolean cleanWorking() {
+    return cleanWorking;
+  }
+
+  boolean marked() {
+    return marked;
+  }
+
+  LocalDate printedDay() {
+    return printedDay;
+  }
+
+  Place firstPlace() {
+    return firstPlace;
+  }
+
+  UUID parentId() {
+    return parentId;
   }
 
   long version() {

@@ -1,9 +1,11 @@
 package dremsa.server.shelf;
 
 import dremsa.core.keep.Freshness;
+import dremsa.core.keep.School;
 import dremsa.core.keep.Verdict;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
+import dremsa.core.scale.Used;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
@@ -11,7 +13,9 @@ import dremsa.server.bench.BatchRecord;
 import dremsa.server.bench.Runs;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
+import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Idempotency;
+import dremsa.server.http.Problem;
 import dremsa.server.kitchens.Kitchens;
 import dremsa.server.wire.VerdictJson;
 import jakarta.validation.Valid;
@@ -41,6 +45,8 @@ class BottleController {
   private static final int MOST_STANDING = 200;
 
   private final Shelf shelf;
+  private final Judging judging;
+  private final BottleTaps taps;
   private final BottleRepository repository;
   private final Runs runs;
   private final Kitchens kitchens;
@@ -50,6 +56,8 @@ class BottleController {
 
   BottleController(
       Shelf shelf,
+      Judging judging,
+      BottleTaps taps,
       BottleRepository repository,
       Runs runs,
       Kitchens kitchens,
@@ -57,6 +65,8 @@ class BottleController {
       History history,
       Idempotency idempotency) {
     this.shelf = shelf;
+    this.judging = judging;
+    this.taps = taps;
     this.repository = repository;
     this.runs = runs;
     this.kitchens = kitchens;
@@ -70,6 +80,8 @@ class BottleController {
       UUID id,
       long version,
       UUID batchId,
+      String formulaId,
+      String code,
       int number,
       String name,
       String tint,
@@ -81,10 +93,19 @@ class BottleController {
       Instant filledAt,
       LocalDate lastDay,
       boolean useNow,
+      boolean marked,
+      @Nullable LocalDate printedDay,
       Freshness freshness,
       Bottle.Status status,
       @Nullable DiscardReason endReason,
       @Nullable Instant endedAt) {}
+
+  /**
+   * How a mixture or a batch is kept.
+   *
+   * @param schools that it can be kept by
+   */
+  record KeptBy(School school, boolean cleanWorking, List<School> schools) {}
 
   /** What stands, what to use first in front. */
   record ShelfView(LocalDate today, double fridgeC, List<BottleLine> bottles) {}
@@ -106,13 +127,19 @@ class BottleController {
       Instant now,
       LocalDate today,
       VerdictJson keeping,
+      KeptBy keptBy,
       List<String> ingredients,
       List<BottleHappening> happenings) {}
 
-  /** Some taken out. */
+  /**
+   * Some taken out.
+   *
+   * @param amount as typed, instead of millilitres: "2 tbsp", "10 strokes", "a third"
+   */
   record Take(
       @NotNull(message = "Say which version you saw.") Long version,
-      @NotNull(message = "Say how much.") Double millilitres) {}
+      @Nullable Double millilitres,
+      @Size(max = 60, message = "At most 60 characters.") @Nullable String amount) {}
 
   /** Which version was seen. */
   record SeenBottle(@NotNull(message = "Say which version you saw.") Long version) {}
@@ -143,7 +170,7 @@ class BottleController {
     Bottle bottle = shelf.get(household.id(), id);
     BatchRecord batch = runs.record(household.id(), bottle.batchId());
     Instant now = households.now(household);
-    Verdict verdict = shelf.judge(bottle, bottle.endedAt() == null ? now : bottle.endedAt());
+    Verdict verdict = judging.judge(bottle, bottle.endedAt() == null ? now : bottle.endedAt());
     return new BottleView(
         line(bottle, today(household)),
         batch.code(),
@@ -152,6 +179,7 @@ class BottleController {
         now,
         today(household),
         VerdictJson.of(verdict),
+        new KeptBy(bottle.school(), bottle.cleanWorking(), List.of(School.values())),
         batch.brew().materials().stream().map(material -> material.name()).toList(),
         history.ofBottle(household.id(), id).stream()
             .map(
@@ -173,10 +201,32 @@ class BottleController {
         Map.of("bottle", id, "take", form),
         Boolean.class,
         () -> {
-          shelf.take(member.household(), id, form.version(), form.millilitres(), now(member));
+          double ml = form.amount() == null ? given(form) : read(member, id, form.amount());
+          shelf.take(member.household(), id, form.version(), ml, now(member));
           return true;
         });
     return get(member, id);
+  }
+
+  private static double given(Take form) {
+    if (form.millilitres() == null) {
+      throw Problem.invalid(FieldProblem.of("millilitres", null, "Say how much."));
+    }
+    return form.millilitres();
+  }
+
+  private double read(Member member, UUID id, String typed) {
+    Bottle bottle = shelf.get(member.household(), id);
+    try {
+      return Used.millilitres(
+          typed,
+          bottle.container(),
+          bottle.leftMl(),
+          households.of(member.household()).measureSystem(),
+          kitchens.of(member.household()).counts());
+    } catch (IllegalArgumentException e) {
+      throw Problem.invalid(FieldProblem.of("amount", typed, e.getMessage()));
+    }
   }
 
   @PostMapping("/{id}/finish")
@@ -208,7 +258,14 @@ class BottleController {
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @Valid @RequestBody SeenBottle seen) {
-    shelf.undo(member.household(), id, seen.version());
+    Bottle bottle = shelf.get(member.household(), id);
+    UUID change =
+        history.lastOfBottle(member.household(), id).map(Happening::changeId).orElse(null);
+    if (change != null && bottle.version() == seen.version()) {
+      taps.undo(member.household(), change, now(member));
+    } else {
+      shelf.undo(member.household(), id, seen.version(), now(member));
+    }
     return get(member, id);
   }
 
@@ -225,6 +282,8 @@ class BottleController {
         bottle.id(),
         bottle.version(),
         bottle.batchId(),
+        bottle.formulaId(),
+        bottle.code(),
         bottle.number(),
         bottle.name(),
         bottle.tint(),
@@ -236,6 +295,8 @@ class BottleController {
         bottle.filledAt(),
         bottle.lastDay(),
         bottle.useNow(),
+        bottle.marked(),
+        bottle.printedDay(),
         Freshness.of(bottle.lastDay(), today),
         bottle.status(),
         bottle.endReason(),

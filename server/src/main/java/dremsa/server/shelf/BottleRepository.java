@@ -12,5 +12,7 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
   List<Bottle> findByHouseholdIdAndStatusOrderByLastDayAscRunsOutAscNumberAsc(
       UUID household, Bottle.Status status, Pageable page);
 
+  List<Bottle> findByHouseholdIdAndStatus(UUID household, Bottle.Status status);
+
   List<Bottle> findByHouseholdIdAndBatchIdOrderByNumber(UUID household, UUID batch);
 }

@@ -8,7 +8,6 @@ import dremsa.server.bench.BatchBottled;
 import dremsa.server.bench.BatchRecord;
 import dremsa.server.bench.BottlingUndone;
 import dremsa.server.bench.BrewPoured;
-import dremsa.server.bench.Runs;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
 import dremsa.server.http.FieldProblem;
@@ -29,13 +28,13 @@ public class Shelf {
   private static final double EYE = 0.5;
 
   private final BottleRepository repository;
-  private final Runs runs;
+  private final Judging judging;
   private final Households households;
   private final History history;
 
-  Shelf(BottleRepository repository, Runs runs, Households households, History history) {
+  Shelf(BottleRepository repository, Judging judging, Households households, History history) {
     this.repository = repository;
-    this.runs = runs;
+    this.judging = judging;
     this.households = households;
     this.history = history;
   }
@@ -47,11 +46,13 @@ public class Shelf {
     int number = 0;
     for (BatchBottled.Filled filled : event.bottles()) {
       number++;
-      repository.save(
+      judging.saved(
           new Bottle(
               UUID.randomUUID(),
               event.household(),
               event.batch().id(),
+              event.batch().formulaId(),
+              event.batch().code(),
               number,
               event.batch().formulaName(),
               event.batch().brew().tint(),
@@ -59,7 +60,8 @@ public class Shelf {
               filled.sizeMl(),
               filled.millilitres(),
               event.at(),
-              verdict));
+              verdict),
+          event.at());
     }
   }
 
@@ -72,6 +74,7 @@ public class Shelf {
       throw Problem.conflict(
           "Something was used from these bottles already: the run stays closed.");
     }
+    bottles.forEach(judging::forget);
     repository.deleteAll(bottles);
   }
 
@@ -90,7 +93,7 @@ public class Shelf {
     if (bottle.leftMl() < EYE) {
       bottle.end(Bottle.Status.FINISHED, null, event.at());
     }
-    repository.saveAndFlush(bottle);
+    judging.saved(bottle, event.at());
   }
 
   /** A bottle that stands on the shelf. */
@@ -102,11 +105,6 @@ public class Shelf {
         .filter(bottle -> bottle.status() == Bottle.Status.STANDING)
         .map(b -> new Standing(b.id(), b.version(), b.leftMl(), b.lastDay()))
         .toList();
-  }
-
-  /** How long a bottle keeps, as reckoned now. */
-  Verdict judge(Bottle bottle, Instant now) {
-    return judge(bottle.householdId(), runs.record(bottle.householdId(), bottle.batchId()), now);
   }
 
   private Verdict judge(UUID household, BatchRecord batch, Instant now) {
@@ -122,7 +120,8 @@ public class Shelf {
         .orElseThrow(() -> Problem.notFound("bottle"));
   }
 
-  private Bottle standing(UUID household, UUID id, long version) {
+  /** A standing bottle as the maker saw it. */
+  Bottle standing(UUID household, UUID id, long version) {
     Bottle bottle = get(household, id);
     if (bottle.version() != version) {
       throw Problem.conflict(
@@ -154,7 +153,7 @@ public class Shelf {
     if (bottle.leftMl() < EYE) {
       bottle.end(Bottle.Status.FINISHED, null, at);
     }
-    repository.saveAndFlush(bottle);
+    judging.saved(bottle, at);
   }
 
   /** It is used up, whatever the record says is left. */
@@ -165,7 +164,7 @@ public class Shelf {
     note(bottle, at, Happening.Kind.FINISHED, bottle.leftMl(), "");
     bottle.end(Bottle.Status.FINISHED, null, at);
     bottle.take(bottle.leftMl());
-    repository.saveAndFlush(bottle);
+    judging.saved(bottle, at);
   }
 
   /** It is thrown away; what was in it stays on record as waste. */
@@ -181,12 +180,12 @@ public class Shelf {
         bottle.leftMl(),
         reason + (note.isBlank() ? "" : ": " + note));
     bottle.end(Bottle.Status.DISCARDED, reason, at);
-    repository.saveAndFlush(bottle);
+    judging.saved(bottle, at);
   }
 
   /** Takes back the last thing that happened to a bottle. */
   @Transactional
-  public void undo(UUID household, UUID id, long version) {
+  public void undo(UUID household, UUID id, long version, Instant at) {
     households.changed(household);
     Bottle bottle = get(household, id);
     if (bottle.version() != version) {
@@ -196,12 +195,15 @@ public class Shelf {
         history
             .lastOfBottle(household, id)
             .orElseThrow(() -> Problem.conflict("There is nothing to take back here."));
+    if (last.changeId() != null) {
+      throw new IllegalArgumentException("a change is taken back as a whole");
+    }
     last.undo();
     if (last.kind() != Happening.Kind.DISCARDED) {
       bottle.putBack(last.millilitres());
     }
     bottle.standAgain();
-    repository.saveAndFlush(bottle);
+    judging.saved(bottle, at);
   }
 
   private void note(

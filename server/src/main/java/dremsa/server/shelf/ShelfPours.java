@@ -2,8 +2,6 @@ package dremsa.server.shelf;
 
 import dremsa.core.brew.Stock;
 import dremsa.core.keep.Inherited;
-import dremsa.server.bench.BatchRecord;
-import dremsa.server.bench.Runs;
 import dremsa.server.predictions.PouredBottles;
 import java.time.Instant;
 import java.util.Optional;
@@ -15,13 +13,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class ShelfPours implements PouredBottles {
   private final BottleRepository repository;
-  private final Runs runs;
-  private final Shelf shelf;
+  private final Judging judging;
 
-  ShelfPours(BottleRepository repository, Runs runs, Shelf shelf) {
+  ShelfPours(BottleRepository repository, Judging judging) {
     this.repository = repository;
-    this.runs = runs;
-    this.shelf = shelf;
+    this.judging = judging;
   }
 
   @Override
@@ -32,15 +28,11 @@ class ShelfPours implements PouredBottles {
         .filter(bottle -> bottle.status() == Bottle.Status.STANDING)
         .map(
             bottle -> {
-              BatchRecord batch = runs.record(household, bottle.batchId());
+              Inherited age = judging.poured(bottle, bottle.leftMl(), now);
               return new Found(
-                  batch.formulaId(),
-                  new Stock.Poured(
-                      bottle.name(), bottle.tint(), batch.prediction().contents(), bottle.leftMl()),
-                  Inherited.of(
-                      bottle.name() + " " + batch.code(),
-                      batch.prediction().contents(),
-                      shelf.judge(bottle, now)));
+                  bottle.formulaId(),
+                  new Stock.Poured(bottle.name(), bottle.tint(), age.contents(), bottle.leftMl()),
+                  age);
             });
   }
 }

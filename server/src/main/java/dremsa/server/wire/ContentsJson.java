@@ -22,7 +22,7 @@ public record ContentsJson(
 
   record PreserverJson(MaterialJson material, double grams, boolean tooHot) {}
 
-  static ContentsJson of(Contents c) {
+  public static ContentsJson of(Contents c) {
     return new ContentsJson(
         c.water(),
         c.ethanol(),
@@ -40,7 +40,7 @@ public record ContentsJson(
         c.traits().stream().sorted().toList());
   }
 
-  Contents toCore() {
+  public Contents toCore() {
     Set<Contents.Trait> all = EnumSet.noneOf(Contents.Trait.class);
     all.addAll(traits);
     return new Contents(

@@ -65,6 +65,11 @@ public class Stored {
     return facts;
   }
 
+  /** Reads what {@link #write} wrote and this version alone reads. */
+  public <T> T read(String column, Class<T> type) {
+    return json.readValue(column, type);
+  }
+
   private <T> T read(String column, int version, Class<T> type) {
     check(version);
     return json.readValue(column, type);

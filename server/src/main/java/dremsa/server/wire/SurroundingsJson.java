@@ -85,6 +85,15 @@ public record SurroundingsJson(List<MaterialJson> materials, List<PouredJson> po
     return all;
   }
 
+  /** The bottles of the shelf behind the brews poured in, by the material that names them. */
+  public Map<String, UUID> bottles() {
+    Map<String, UUID> bottles = new java.util.LinkedHashMap<>();
+    poured.stream()
+        .filter(p -> p.bottle() != null)
+        .forEach(p -> bottles.put(p.material(), p.bottle()));
+    return bottles;
+  }
+
   public Stock stock() {
     Stock stock = Stock.NONE;
     for (PouredJson p : poured) {

@@ -1,0 +1,126 @@
+package dremsa.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.sun.net.httpserver.HttpServer;
+import dremsa.devices.Main;
+import org.junit.jupiter.api.Test;
+
+/**
+ * A seed gel, a decoction and a cold soak side by side, on a phone with devices and a second eye.
+ */
+class SeveralPotsTest {
+  @Test
+  void threePotsFromOneScreen() throws Exception {
+    HttpServer devices = Main.start(0, 11);
+    String address = "http://127.0.0.1:" + devices.getAddress().getPort();
+    try (ServerProcess server = ServerProcess.start("reset", "--dremsa.devices.url=" + address);
+        Browser phone = Browser.phone(server.address());
+        Browser laptop = Browser.laptop(server.address())) {
+      phone.go("/");
+      phone.tap("Look around the demo kitchen");
+      phone.see("Fridge");
+      String gel = brew(phone, "linseed-gel");
+      String decoction = brew(phone, "birch-sage-decoction");
+      String soak = brew(phone, "nigella-soak");
+      assertThat(phone.text()).contains("Linseed styling gel").contains("Birch and sage decoction");
+
+      laptop.go("/");
+      laptop.tap("Look around the demo kitchen");
+      laptop.see("Fridge");
+      laptop.go("/brew");
+      laptop.see("Linseed styling gel");
+      laptop.isAccessible("the lanes");
+      laptop.fitsTheWidth("the lanes");
+
+      // The soak is laid on first; it needs nobody for hours.
+      phone.tap("I see it: done");
+      phone.see("Put together in the jar");
+      phone.tap("Done");
+      phone.see("until it may be right");
+      // The gel: stirred from the start, called out, confirmed by its cue.
+      phone.go(gel);
+      phone.see("Put together in the pot");
+      phone.tap("Done");
+      phone.see("Start stirring");
+      phone.fitsTheWidth("a run among others");
+      phone.isAccessible("a run among others");
+      // The decoction comes to the boil meanwhile, from the other device.
+      laptop.go(decoction);
+      laptop.see("Put together in the pot");
+      laptop.tap("Done");
+      laptop.see("Bring to the boil");
+      phone.moveClock(240);
+      phone.see("It should boil now");
+      phone.tap("I see it: done");
+      phone.see("Boil gently, stirring");
+      phone.moveClock(360);
+      phone.see("right");
+      phone.tap("Otherwise than planned");
+      phone.tap("More time");
+      phone.type("Minutes more", "2");
+      phone.tap("Do it");
+      phone.see("Take back: 2 min more");
+      laptop.go(gel);
+      laptop.see("Take back: 2 min more");
+      phone.moveClock(120);
+      phone.tap("I see it: done");
+      phone.see("Cool to 50 °C");
+      laptop.see("Cool to 50 °C");
+
+      // Cooling by the probe, and faster by ice.
+      phone.tap("Read the probe");
+      phone.see("By 1 reading");
+      phone.moveClock(180);
+      phone.tap("Read the probe");
+      phone.see("By 2 readings");
+      phone.tap("Cool in an ice bath, lid on");
+      phone.see("Cool to 50 °C in an ice bath");
+      phone.moveClock(400);
+
+      // The line is cut: the tap stays on the phone and goes out later, at its time.
+      phone.offline(true);
+      phone.tap("I see it: done");
+      phone.see("Kept on this device");
+      phone.see("No line to Dremsa just now");
+      assertThat(laptop.text()).contains("in an ice bath");
+      phone.offline(false);
+      phone.see("Strain through");
+      laptop.see("Strain through");
+
+      phone.type("How much ran off, mL", "9999");
+      goOn(phone);
+      phone.see("Not more than went in");
+      phone.type("How much ran off, mL", "");
+      goOn(phone);
+      phone.see("Fill the");
+      phone.tap("Bottled");
+      phone.see("Predicted and real");
+      laptop.see("Predicted and real");
+      // Two are left in their lanes, and the tray has what was called out.
+      phone.go(soak);
+      phone.see("until it may be right");
+      phone.go("/tray");
+      phone.see("It should boil now");
+      phone.isAccessible("the tray");
+      phone.fitsTheWidth("the tray");
+    } finally {
+      devices.stop(0);
+    }
+  }
+
+  /** The one obvious tap of a step, whatever it says. */
+  private static void goOn(Browser phone) {
+    phone.script("document.querySelector('.actions button').click()");
+  }
+
+  /** Measures a formula as it is proposed and starts it; gives its address. */
+  private static String brew(Browser phone, String formula) {
+    phone.go("/choose/" + formula + "/measure");
+    phone.see("keeps till");
+    phone.tap("Brew it now");
+    phone.until(() -> phone.path().matches("/brew/[0-9a-f-]{36}"));
+    phone.see("How it goes");
+    return phone.path();
+  }
+}

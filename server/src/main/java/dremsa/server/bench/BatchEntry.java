@@ -1,0 +1,91 @@
+package dremsa.server.bench;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A line of a run's log: something measured, smelt, done or noted while a step lasted. */
+@Entity
+class BatchEntry {
+  /** What it is. */
+  enum Kind {
+    /** °C in the vessel, of a ferment or maceration where it stands. */
+    TEMPERATURE,
+    /** g in the vessel, without it. */
+    WEIGHT,
+    /** mL in the vessel. */
+    VOLUME,
+    PH,
+    /** g of an ingredient that really went in; its key is the subject. */
+    INGREDIENT,
+    SMELL,
+    SHAKEN,
+    NOTE
+  }
+
+  /** The source of what was typed. */
+  static final String TYPED = "typed";
+
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private UUID householdId;
+  private UUID batchId;
+  private int stepIndex;
+  private Instant enteredAt;
+
+  @Enumerated(EnumType.STRING)
+  @Column(columnDefinition = "varchar(20)")
+  private Kind kind;
+
+  private Double amount;
+  private String subject;
+  private String words;
+  private String source;
+
+  protected BatchEntry() {}
+
+  BatchEntry(Batch batch, int stepIndex, Instant enteredAt, What what) {
+    this.householdId = batch.householdId();
+    this.batchId = batch.id();
+    this.stepIndex = stepIndex;
+    this.enteredAt = enteredAt;
+    this.kind = what.kind();
+    this.amount = what.amount();
+    this.subject = what.subject();
+    this.words = what.words();
+    this.source = what.source();
+  }
+
+  /**
+   * What was entered.
+   *
+   * @param amount in the unit of its kind; null for words
+   * @param subject the ingredient's key; null for all else
+   * @param source {@link #TYPED} or the name of a device
+   */
+  record What(Kind kind, Double amount, String subject, String words, String source) {}
+
+  Long id() {
+    return id;
+  }
+
+  int stepIndex() {
+    return stepIndex;
+  }
+
+  Instant enteredAt() {
+    return enteredAt;
+  }
+
+  What what() {
+    return new What(kind, amount, subject, words, source);
+  }
+}

@@ -1,0 +1,39 @@
+package dremsa.server.bench;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import java.util.UUID;
+
+/** A tap that can be taken back: the batch as it was before it. */
+@Entity
+class BatchTap {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private UUID batchId;
+  private String words;
+
+  @Column(length = 16_000_000)
+  private String state;
+
+  protected BatchTap() {}
+
+  BatchTap(UUID batchId, String words, String state) {
+    this.batchId = batchId;
+    this.words = words;
+    this.state = state;
+  }
+
+  /** What was tapped, for the button that takes it back. */
+  String words() {
+    return words;
+  }
+
+  String state() {
+    return state;
+  }
+}

@@ -1,0 +1,105 @@
+package dremsa.server.bench;
+
+import dremsa.core.brew.Brew;
+import dremsa.core.brew.Cooling;
+import dremsa.core.brew.Facts;
+import dremsa.core.brew.StepFacts;
+import dremsa.core.brew.VesselChoice;
+import dremsa.core.brew.Weighing;
+import dremsa.core.formula.Formula;
+import dremsa.core.formula.Window;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+
+/** Says to the model what is known of a batch: its taps and its log over its plan. */
+final class Happened {
+  private final Batch batch;
+  private final Formula formula;
+  private final List<BatchEntry> log;
+
+  Happened(Batch batch, Formula formula, List<BatchEntry> log) {
+    this.batch = batch;
+    this.formula = formula;
+    this.log = log;
+  }
+
+  Facts facts(Facts plan, Instant now, Brew brew, double scale, VesselChoice vessels) {
+    Facts facts = plan;
+    List<StepDone.State> steps = batch.steps();
+    for (int i = 0; i < steps.size(); i++) {
+      facts = facts.with(i, logged(i, steps.get(i), tapped(i, steps.get(i), facts.of(i), now)));
+    }
+    facts = Cooling.fitted(brew, scale, vessels, facts);
+    for (BatchEntry entry : log) {
+      if (entry.what().kind() == BatchEntry.Kind.WEIGHT && entry.stepIndex() < steps.size()) {
+        double minute = minutes(steps.get(entry.stepIndex()).startedAt(), entry.enteredAt());
+        facts =
+            Weighing.read(
+                brew, scale, vessels, facts, entry.stepIndex(), minute, entry.what().amount());
+      }
+    }
+    return facts;
+  }
+
+  private StepFacts tapped(int index, StepDone.State step, StepFacts planned, Instant now) {
+    StepFacts known = planned;
+    if (step.waterMl() > 0) {
+      known = known.withWater(step.waterMl(), step.waterC());
+    }
+    if (step.endedAt() != null) {
+      known = known.withMinutes(minutes(step.startedAt(), step.endedAt()));
+      if (step.skipped()) {
+        known = known.left();
+      }
+      if (step.measuredC() != null) {
+        known = known.withCelsius(step.measuredC());
+      }
+      if (step.measuredMl() != null) {
+        known = known.withMillilitres(step.measuredMl());
+      }
+      if (step.measuredG() != null) {
+        known = known.withGrams(step.measuredG());
+      }
+      return step.measuredPh() == null ? known : known.withPh(step.measuredPh());
+    }
+    if (batch.status() != Batch.Status.RUNNING) {
+      return known;
+    }
+    // The present step lasts at least until now: being late shows in the date at once.
+    double usual =
+        known.minutes().orElse(formula.steps().get(index).window().map(Window::usual).orElse(0.0))
+            + step.extendedMin();
+    double elapsed = minutes(step.startedAt(), now);
+    boolean timed = usual > 0;
+    if (timed && elapsed > usual) {
+      return known.withMinutes(elapsed);
+    }
+    return timed && step.extendedMin() > 0 ? known.withMinutes(usual) : known;
+  }
+
+  private StepFacts logged(int index, StepDone.State step, StepFacts tapped) {
+    StepFacts known = tapped;
+    for (BatchEntry entry : log) {
+      // What was read at a step that was taken back and begun anew belongs to neither.
+      if (entry.stepIndex() != index || entry.enteredAt().isBefore(step.startedAt())) {
+        continue;
+      }
+      BatchEntry.What what = entry.what();
+      known =
+          switch (what.kind()) {
+            case TEMPERATURE ->
+                known.withTemperature(minutes(step.startedAt(), entry.enteredAt()), what.amount());
+            case VOLUME -> step.measuredMl() == null ? known.withMillilitres(what.amount()) : known;
+            case PH -> step.measuredPh() == null ? known.withPh(what.amount()) : known;
+            case INGREDIENT -> known.withWeighed(what.subject(), what.amount());
+            case WEIGHT, SMELL, SHAKEN, NOTE -> known;
+          };
+    }
+    return known;
+  }
+
+  static double minutes(Instant from, Instant to) {
+    return Math.max(0, Duration.between(from, to).toMillis() / 60_000.0);
+  }
+}

@@ -1,0 +1,6 @@
+/**
+ * Scales, thermometers, pH meters and fridge loggers that speak Dremsa's small local protocol
+ * (docs/devices.md). What they say is a reading like one that was typed: it is judged before it
+ * counts.
+ */
+package dremsa.server.devices;

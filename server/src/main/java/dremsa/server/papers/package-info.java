@@ -1,0 +1,2 @@
+/** Paper and calendars: pages laid out as PDF, events written as iCalendar. Knows no capability. */
+package dremsa.server.papers;

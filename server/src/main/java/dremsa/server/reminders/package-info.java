@@ -1,0 +1,6 @@
+/**
+ * What will be due and what was told of it. Capabilities hand in {@link
+ * dremsa.server.reminders.Due}; a persistent scheduler turns what is due into messages of the tray,
+ * each occasion once, however many instances run.
+ */
+package dremsa.server.reminders;

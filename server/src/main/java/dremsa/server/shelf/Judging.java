@@ -1,0 +1,215 @@
+package dremsa.server.shelf;
+
+import dremsa.core.brew.Contents;
+import dremsa.core.keep.Inherited;
+import dremsa.core.keep.KeepEvent;
+import dremsa.core.keep.Keeping;
+import dremsa.core.keep.Verdict;
+import dremsa.server.accounts.Household;
+import dremsa.server.accounts.Households;
+import dremsa.server.bench.BatchRecord;
+import dremsa.server.bench.Runs;
+import dremsa.server.reminders.Due;
+import dremsa.server.reminders.Reminders;
+import dremsa.server.wire.ContentsJson;
+import dremsa.server.wire.Stored;
+import dremsa.server.wire.SurroundingsJson.AgeJson;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Says how long a bottle keeps after all that happened to it, and plans what it will call for. */
+@Component
+class Judging {
+  private static final LocalTime MORNING = LocalTime.of(8, 0);
+  private static final int SOON_DAYS = 2;
+
+  private final BottleRepository repository;
+  private final BottleEventRepository events;
+  private final FridgeEventRepository fridge;
+  private final Runs runs;
+  private final Households households;
+  private final Reminders reminders;
+  private final Stored stored;
+
+  Judging(
+      BottleRepository repository,
+      BottleEventRepository events,
+      FridgeEventRepository fridge,
+      Runs runs,
+      Households households,
+      Reminders reminders,
+      Stored stored) {
+    this.repository = repository;
+    this.events = events;
+    this.fridge = fridge;
+    this.runs = runs;
+    this.households = households;
+    this.reminders = reminders;
+    this.stored = stored;
+  }
+
+  /** A brew poured in, as it is kept. */
+  record OtherJson(String name, ContentsJson contents, AgeJson age) {}
+
+  /** An hour of a warm fridge, as it is kept. */
+  record PieceJson(Instant at, double hours, double celsius, String cause) {}
+
+  private record Pieces(List<PieceJson> pieces) {}
+
+  String write(List<KeepEvent.FridgeWarmed> pieces) {
+    return stored.write(
+        new Pieces(
+            pieces.stream()
+                .map(p -> new PieceJson(p.at(), p.hours(), p.celsius(), p.cause()))
+                .toList()));
+  }
+
+  String write(Inherited other) {
+    return stored.write(
+        new OtherJson(
+            other.name(),
+            ContentsJson.of(other.contents()),
+            new AgeJson(
+                other.keepingClass(), other.spentShare(), other.strained(), other.runsOut())));
+  }
+
+  /** A bottle with all that is known of it. */
+  record Known(Bottle bottle, BatchRecord batch, Keeping keeping) {
+    Verdict judge(Instant now) {
+      return judge(keeping, now);
+    }
+
+    /** The same bottle, had it been kept otherwise. */
+    Verdict judge(Keeping otherwise, Instant now) {
+      Verdict verdict = otherwise.judge(batch.brew(), batch.prediction(), now);
+      return bottle.printedDay() == null ? verdict : verdict.notAfter(bottle.printedDay());
+    }
+  }
+
+  Known known(Bottle bottle) {
+    BatchRecord batch = runs.record(bottle.householdId(), bottle.batchId());
+    Household household = households.of(bottle.householdId());
+    List<KeepEvent> all = new ArrayList<>();
+    for (BottleEvent event :
+        events.findByBottleIdAndUndoneFalseOrderByHappenedAtAscIdAsc(bottle.id())) {
+      keepEvent(event, all);
+    }
+    for (FridgeEvent event :
+        fridge.findByHouseholdIdAndUndoneFalseAndToAtAfterOrderByFromAt(
+            bottle.householdId(), bottle.filledAt())) {
+      for (PieceJson p : stored.read(event.pieces(), Pieces.class).pieces()) {
+        all.add(new KeepEvent.FridgeWarmed(p.at(), p.hours(), p.celsius(), p.cause()));
+      }
+    }
+    return new Known(
+        bottle,
+        batch,
+        new Keeping(
+            batch.startedAt(),
+            household.zone(),
+            bottle.school(),
+            bottle.firstPlace(),
+            all,
+            batch.inherited(),
+            bottle.cleanWorking()));
+  }
+
+  private void keepEvent(BottleEvent event, List<KeepEvent> into) {
+    switch (event.kind()) {
+      case MOVED -> into.add(new KeepEvent.Moved(event.happenedAt(), event.place()));
+      case WARMED ->
+          into.add(
+              new KeepEvent.Warmed(
+                  event.happenedAt(), event.hours(), event.celsius(), event.cause()));
+      case OPENED -> into.add(new KeepEvent.Opened(event.happenedAt()));
+      case JOINED -> {
+        OtherJson other = stored.read(event.other(), OtherJson.class);
+        into.add(
+            new KeepEvent.Joined(
+                event.happenedAt(),
+                event.ownMl(),
+                new Inherited(
+                    other.name(),
+                    other.contents().toCore(),
+                    other.age().keepingClass(),
+                    other.age().spentShare(),
+                    other.age().strained(),
+                    other.age().runsOut())));
+      }
+      case SCHOOL -> {
+        // The bottle itself knows the school that it is kept by now.
+      }
+    }
+  }
+
+  Verdict judge(Bottle bottle, Instant now) {
+    return known(bottle).judge(now);
+  }
+
+  /** What a bottle brings along when so much of it is poured out. */
+  Inherited poured(Bottle bottle, double millilitres, Instant now) {
+    Known known = known(bottle);
+    Verdict verdict = known.judge(now);
+    Contents contents = verdict.contents().millilitres(millilitres);
+    return Inherited.of(bottle.name() + " " + known.batch().code(), contents, verdict);
+  }
+
+  /** Reckons a bottle anew, saves it and plans what it will call for. */
+  void saved(Bottle bottle, Instant now) {
+    if (bottle.status() == Bottle.Status.STANDING) {
+      Known known = known(bottle);
+      bottle.judged(known.judge(now), known.keeping().stands());
+    }
+    repository.saveAndFlush(bottle);
+    plan(bottle, now);
+  }
+
+  /** Every standing bottle anew, after something happened to all of them. */
+  void savedAll(UUID household, Instant now) {
+    repository
+        .findByHouseholdIdAndStatus(household, Bottle.Status.STANDING)
+        .forEach(bottle -> saved(bottle, now));
+  }
+
+  /** A bottle that was never filled calls for nothing. */
+  void forget(Bottle bottle) {
+    reminders.replace(bottle.householdId(), subject(bottle.id()), List.of());
+  }
+
+  private void plan(Bottle bottle, Instant now) {
+    List<Due> dues = new ArrayList<>();
+    if (bottle.status() == Bottle.Status.STANDING) {
+      LocalDate last = bottle.lastDay();
+      ZoneId zone = households.of(bottle.householdId()).zone();
+      if (!bottle.useNow()) {
+        due(dues, bottle, last.minusDays(SOON_DAYS), zone, Due.Kind.SOON, "Use it soon");
+      }
+      due(dues, bottle, last, zone, Due.Kind.NOW, "Its last day is today");
+      due(dues, bottle, last.plusDays(1), zone, Due.Kind.LATE, "Throw away what is left");
+      dues.removeIf(due -> due.at().isBefore(now));
+    }
+    reminders.replace(bottle.householdId(), subject(bottle.id()), dues);
+  }
+
+  static String subject(UUID bottle) {
+    return "bottle:" + bottle;
+  }
+
+  private static void due(
+      List<Due> dues, Bottle bottle, LocalDate day, ZoneId zone, Due.Kind kind, String words) {
+    dues.add(
+        new Due(
+            subject(bottle.id()) + ":" + kind + ":" + day,
+            day.atTime(MORNING).atZone(zone).toInstant(),
+            kind,
+            bottle.name() + ", bottle " + bottle.number(),
+            words,
+            "/keep/" + bottle.id()));
+  }
+}

@@ -1,0 +1,220 @@
+package dremsa.server.shelf;
+
+import static dremsa.server.papers.Paper.MM;
+
+import com.google.zxing.BarcodeFormat;
+import com.google.zxing.EncodeHintType;
+import com.google.zxing.WriterException;
+import com.google.zxing.common.BitMatrix;
+import com.google.zxing.qrcode.QRCodeWriter;
+import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
+import dremsa.server.papers.Paper;
+import dremsa.server.papers.Paper.Weight;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** Lays labels out on a sheet, black on white. */
+final class LabelSheet {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.UK);
+  private static final float PAD = 2.2f * MM;
+
+  private LabelSheet() {}
+
+  /** Sizes that are sold as sticky sheets, and plain paper to cut; common practice. */
+  enum Format {
+    A4_21(Paper.A4, 3, 7, 63.5f, 38.1f, 7.2f, 15.15f, 2.5f, 0),
+    A4_8(Paper.A4, 2, 4, 99.1f, 67.7f, 4.65f, 13.1f, 2.5f, 0),
+    LETTER_10(Paper.LETTER, 2, 5, 101.6f, 50.8f, 4.0f, 12.7f, 4.8f, 0),
+    A4_PLAIN(Paper.A4, 2, 5, 90, 52, 12, 14, 6, 3),
+    LETTER_PLAIN(Paper.LETTER, 2, 4, 90, 58, 14, 14, 6, 3),
+    /** Lines to write on by hand, for tape. */
+    TAPE(Paper.A4, 2, 12, 90, 19, 12, 12, 6, 3);
+
+    private final Paper.Size paper;
+    private final int columns;
+    private final int rows;
+    private final float width;
+    private final float height;
+    private final float left;
+    private final float top;
+    private final float gapX;
+    private final float gapY;
+
+    Format(
+        Paper.Size paper,
+        int columns,
+        int rows,
+        float widthMm,
+        float heightMm,
+        float leftMm,
+        float topMm,
+        float gapXMm,
+        float gapYMm) {
+      this.paper = paper;
+      this.columns = columns;
+      this.rows = rows;
+      this.width = widthMm * MM;
+      this.height = heightMm * MM;
+      this.left = leftMm * MM;
+      this.top = topMm * MM;
+      this.gapX = gapXMm * MM;
+      this.gapY = gapYMm * MM;
+    }
+  }
+
+  /**
+   * What a label says.
+   *
+   * @param contents common and INCI names, the most first
+   * @param link the bottle's page; null for a label without a code
+   */
+  record Label(
+      String name,
+      String code,
+      LocalDate made,
+      LocalDate lastDay,
+      boolean useNow,
+      boolean marked,
+      boolean frozen,
+      String contents,
+      String link) {}
+
+  /** The sheet; it begins at a place, so that a started sheet can be used up. */
+  static byte[] pdf(List<Label> labels, Format format, int skip) {
+    try (Paper paper = new Paper(format.paper, "Labels")) {
+      int onPage = format.columns * format.rows;
+      for (int i = 0; i < labels.size(); i++) {
+        int place = (i + skip) % onPage;
+        if (i == 0 || place == 0) {
+          paper.page();
+        }
+        float x = format.left + (place % format.columns) * (format.width + format.gapX);
+        float y = format.top + (place / format.columns) * (format.height + format.gapY);
+        if (format == Format.TAPE) {
+          tape(paper, labels.get(i), x, y, format);
+        } else {
+          label(paper, labels.get(i), x, y, format);
+        }
+      }
+      return paper.bytes();
+    }
+  }
+
+  private static void label(Paper paper, Label label, float x, float y, Format format) {
+    boolean plain = format == Format.A4_PLAIN || format == Format.LETTER_PLAIN;
+    if (plain) {
+      paper.frame(x, y, format.width, format.height, 0.5f);
+    }
+    float code = Math.min(22 * MM, format.height - 2 * PAD - 9 * MM);
+    float points = format.height > 45 * MM ? 8.4f : 6.6f;
+    float right = x + format.width - PAD;
+    float wide = format.width - 2 * PAD;
+    float beside = label.link() == null ? wide : wide - code - PAD;
+    float at = y + PAD + points * 1.5f;
+    int named = 0;
+    for (String line : paper.wrapped(points * 1.55f, wide, label.name())) {
+      String fits = named == 1 ? paper.fitted(points * 1.55f, wide, line + " …") : line;
+      paper.text(x + PAD, at, points * 1.55f, Weight.HEAVY, fits);
+      at += points * 1.75f;
+      if (++named == 2) {
+        break;
+      }
+    }
+    if (label.link() != null) {
+      qr(paper, label.link(), right - code, y + format.height - PAD - code, code);
+    }
+    String last =
+        label.useNow()
+            ? "USE NOW, keep nothing"
+            : "Last day " + DAY.format(label.lastDay()) + (label.marked() ? " (marked)" : "");
+    for (String line : paper.wrapped(points * 1.2f, beside, last)) {
+      paper.text(x + PAD, at, points * 1.2f, Weight.HEAVY, line);
+      at += points * 1.5f;
+    }
+    String small =
+        label.code()
+            + " · made "
+            + DAY.format(label.made())
+            + ". "
+            + (label.frozen() ? "Keep frozen, thaw in the fridge. " : "Keep cold. ")
+            + "Shake. Patch test first. For hair only, not for drinking."
+            + (label.marked()
+                ? " Marked: beyond the published date, only with clean working."
+                : "");
+    float bottom = y + format.height - PAD;
+    for (String line : paper.wrapped(points, beside, small)) {
+      if (at < bottom) {
+        paper.text(x + PAD, at, points, Weight.REGULAR, line);
+        at += points * 1.2f;
+      }
+    }
+    float tiny = points * 0.86f;
+    for (String line : paper.wrapped(tiny, beside, label.contents())) {
+      if (at < bottom) {
+        paper.text(x + PAD, at, tiny, Weight.REGULAR, line);
+        at += tiny * 1.2f;
+      }
+    }
+  }
+
+  private static void tape(Paper paper, Label label, float x, float y, Format format) {
+    paper.frame(x, y, format.width, format.height, 0.5f);
+    paper.text(
+        x + PAD,
+        y + 6 * MM,
+        11,
+        Weight.HEAVY,
+        paper.fitted(11, format.width - 2 * PAD, label.name()));
+    paper.text(
+        x + PAD,
+        y + 11.5f * MM,
+        9,
+        Weight.REGULAR,
+        label.code() + "  made " + DAY.format(label.made()));
+    paper.text(
+        x + PAD,
+        y + 16.5f * MM,
+        9,
+        Weight.HEAVY,
+        label.useNow()
+            ? "USE NOW"
+            : "last day " + DAY.format(label.lastDay()) + (label.marked() ? " (marked)" : ""));
+  }
+
+  private static void qr(Paper paper, String words, float x, float y, float size) {
+    try {
+      BitMatrix code =
+          new QRCodeWriter()
+              .encode(
+                  words,
+                  BarcodeFormat.QR_CODE,
+                  0,
+                  0,
+                  Map.of(
+                      EncodeHintType.MARGIN,
+                      0,
+                      EncodeHintType.ERROR_CORRECTION,
+                      ErrorCorrectionLevel.M));
+      float dot = size / code.getWidth();
+      for (int row = 0; row < code.getHeight(); row++) {
+        int from = -1;
+        for (int column = 0; column <= code.getWidth(); column++) {
+          boolean dark = column < code.getWidth() && code.get(column, row);
+          if (dark && from < 0) {
+            from = column;
+          } else if (!dark && from >= 0) {
+            // One bar for dots in a row: no hair lines between them.
+            paper.fill(x + from * dot, y + row * dot, (column - from) * dot, dot * 1.02f);
+            from = -1;
+          }
+        }
+      }
+    } catch (WriterException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+}

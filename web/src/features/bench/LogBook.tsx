@@ -1,0 +1,183 @@
+import { Button, NumberInput, Select, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { ProblemError, type Run } from '../../api/client';
+import { said, saidElse } from '../../app/fields';
+import { figure, type Format } from '../../app/format';
+import { DeviceTaps } from './DeviceTaps';
+import { PhotoRow } from './PhotoRow';
+import { useRemoval, type useTap } from './useTaps';
+
+type Kind = Run['log'][number]['kind'];
+
+const KINDS: Record<Kind, { words: string; unit: string }> = {
+  TEMPERATURE: { words: 'Temperature', unit: '°C' },
+  WEIGHT: { words: 'Weight in the pot', unit: 'g' },
+  VOLUME: { words: 'Volume in the pot', unit: 'mL' },
+  PH: { words: 'Acidity', unit: 'pH' },
+  INGREDIENT: { words: 'Really weighed in', unit: 'g' },
+  SMELL: { words: 'Smell', unit: '' },
+  SHAKEN: { words: 'Shaken', unit: '' },
+  NOTE: { words: 'Note', unit: '' },
+};
+
+/** A line of the log in words. */
+export function entryWords(
+  entry: Run['log'][number],
+  run: Run,
+  celsius: (c: number) => string,
+): string {
+  const kind = KINDS[entry.kind];
+  const name = run.prediction.amounts.find((a) => a.ingredient === entry.subject)?.name;
+  const amount =
+    entry.amount == null
+      ? ''
+      : entry.kind === 'TEMPERATURE'
+        ? celsius(entry.amount)
+        : entry.kind === 'PH'
+          ? `pH ${entry.amount.toFixed(1)}`
+          : `${figure(entry.amount)} ${kind.unit}`;
+  return [name ?? kind.words, amount, entry.words].filter(Boolean).join(' ');
+}
+
+/** What is measured, smelt, noted and photographed while a step lasts. */
+export function LogBook({
+  run,
+  format,
+  tap,
+}: {
+  run: Run;
+  format: Format;
+  tap: ReturnType<typeof useTap>;
+}) {
+  const [kind, setKind] = useState<Kind>('TEMPERATURE');
+  const [amount, setAmount] = useState<number | string>('');
+  const [words, setWords] = useState('');
+  const [subject, setSubject] = useState<string | null>(null);
+  const remove = useRemoval(run.id);
+  const worded = kind === 'SMELL' || kind === 'NOTE';
+  const fahrenheit = format.celsius(0).endsWith('F');
+  const asked = tap.error instanceof ProblemError && tap.error.problem.type.endsWith('questioned');
+  const enter = (sure: boolean) =>
+    tap.mutate(
+      {
+        path: '/entries',
+        body: {
+          kind,
+          amount:
+            worded || kind === 'SHAKEN' || amount === ''
+              ? undefined
+              : kind === 'TEMPERATURE' && fahrenheit
+                ? (Number(amount) - 32) / 1.8
+                : Number(amount),
+          subject: kind === 'INGREDIENT' ? subject : undefined,
+          words: words || undefined,
+          sure,
+        },
+        words: KINDS[kind].words,
+        mayWait: true,
+      },
+      {
+        onSuccess: () => {
+          setAmount('');
+          setWords('');
+        },
+      },
+    );
+  const now = run.log.filter((e) => e.step === run.step);
+  return (
+    <section aria-labelledby="log">
+      <h2 id="log">Log</h2>
+      <form
+        className="row end"
+        onSubmit={(e) => {
+          e.preventDefault();
+          enter(false);
+        }}
+      >
+        <Select
+          label="What"
+          data={Object.entries(KINDS).map(([value, k]) => ({ value, label: k.words }))}
+          value={kind}
+          onChange={(k) => setKind((k as Kind) ?? 'NOTE')}
+          style={{ flex: '1 1 160px' }}
+        />
+        {kind === 'INGREDIENT' && (
+          <Select
+            label="Of"
+            data={run.prediction.amounts.map((a) => ({ value: a.ingredient, label: a.name }))}
+            value={subject}
+            onChange={setSubject}
+            error={said(tap.error, 'subject')}
+            style={{ flex: '1 1 140px' }}
+          />
+        )}
+        {worded ? (
+          <TextInput
+            label="Words"
+            value={words}
+            onChange={(e) => setWords(e.currentTarget.value)}
+            maxLength={400}
+            error={said(tap.error, 'words')}
+            style={{ flex: '2 1 180px' }}
+          />
+        ) : (
+          kind !== 'SHAKEN' && (
+            <NumberInput
+              label={
+                kind === 'TEMPERATURE' ? (fahrenheit ? '°F' : '°C') : KINDS[kind].unit || 'Amount'
+              }
+              value={amount}
+              onChange={setAmount}
+              error={said(tap.error, 'amount')}
+              w={120}
+            />
+          )
+        )}
+        <Button type="submit" loading={tap.isPending} style={{ height: 48 }}>
+          Enter
+        </Button>
+        {asked && said(tap.error, 'amount') && (
+          <Button variant="outline" onClick={() => enter(true)} style={{ height: 48 }}>
+            It is right
+          </Button>
+        )}
+      </form>
+      {tap.error &&
+        saidElse(tap.error, ['amount', 'words', 'subject', 'minutes', 'millilitres']) && (
+          <p className="soft small">
+            {saidElse(tap.error, ['amount', 'words', 'subject', 'minutes', 'millilitres'])}
+          </p>
+        )}
+      <DeviceTaps run={run} tap={tap} />
+      {run.fit && (
+        <p className="small">
+          By {run.fit.readings} {run.fit.readings === 1 ? 'reading' : 'readings'} it loses heat{' '}
+          {figure(run.fit.factor)} times as fast as predicted (between {figure(run.fit.low)} and{' '}
+          {figure(run.fit.high)}); the line above goes by that.
+        </p>
+      )}
+      <ul className="lines">
+        {[...now]
+          .reverse()
+          .slice(0, 12)
+          .map((e) => (
+            <li key={e.id} className="row" style={{ justifyContent: 'space-between' }}>
+              <span>
+                {format.clock(e.at)} {entryWords(e, run, format.celsius)}
+                {e.source !== 'typed' && <span className="soft"> · {e.source}</span>}
+              </span>
+              <Button
+                variant="subtle"
+                size="compact-md"
+                aria-label={`Take out: ${entryWords(e, run, format.celsius)}`}
+                onClick={() => remove.mutate(`/entries/${e.id}`)}
+              >
+                Take out
+              </Button>
+            </li>
+          ))}
+      </ul>
+      <PhotoRow run={run} onRemove={(id) => remove.mutate(`/photos/${id}`)} />
+    </section>
+  );
+}

@@ -1,0 +1,108 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useSyncExternalStore } from 'react';
+import { api, ask, keys, newKey, ProblemError, type Run } from '../../api/client';
+import { tell } from '../../app/states';
+import { keepTap, onPending, pendingTaps, sendPending } from './pending';
+
+export interface Tap {
+  /** Below `/api/batches/{id}`. */
+  path: string;
+  body: Record<string, unknown>;
+  words: string;
+  /** It may wait on this device until the server answers. */
+  mayWait?: boolean;
+}
+
+type Post = (path: string, init: object) => ReturnType<typeof api.POST>;
+
+/** Posts to a path made at run time; every tap of a run answers with the run. */
+function post(path: string, body: Record<string, unknown>, key: string): Promise<Run> {
+  return ask(
+    (api.POST as unknown as Post)(path, {
+      body,
+      headers: { 'Idempotency-Key': key },
+    }) as Promise<{ data?: Run; error?: unknown; response: Response }>,
+  );
+}
+
+/** The taps that wait on this device. */
+export const usePending = () => useSyncExternalStore(onPending, pendingTaps);
+
+/** One tap at a run: sent at once, or kept until there is a line again. */
+export function useTap(run: string) {
+  const client = useQueryClient();
+  const last = useRef({ tap: '', key: '' });
+  return useMutation({
+    mutationFn: async ({ path, body, words, mayWait }: Tap): Promise<Run | undefined> => {
+      // The same tap repeated carries the same key; another report is another tap.
+      const same = JSON.stringify([path, body]);
+      if (last.current.tap !== same) last.current = { tap: same, key: newKey() };
+      const key = last.current.key;
+      const whole = `/api/batches/${run}${path}`;
+      try {
+        const next = await post(whole, body, key);
+        last.current = { tap: '', key: '' };
+        return next;
+      } catch (error) {
+        if (!(mayWait && error instanceof ProblemError && error.offline)) throw error;
+        keepTap({ key, run, path: whole, body, words, at: Date.now() });
+        return undefined;
+      }
+    },
+    onSuccess: async (next) => {
+      if (!next) return;
+      client.setQueryData(keys.run(run), next);
+      await client.invalidateQueries({ queryKey: keys.all });
+    },
+  });
+}
+
+/** Takes something of a run out again. */
+export function useRemoval(run: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (path: string) =>
+      ask(
+        (api.DELETE as unknown as Post)(`/api/batches/${run}${path}`, {}) as Promise<{
+          data?: Run;
+          response: Response;
+        }>,
+      ),
+    onSuccess: async (next) => {
+      client.setQueryData(keys.run(run), next);
+      await client.invalidateQueries({ queryKey: keys.all });
+    },
+    onError: tell,
+  });
+}
+
+/** Sends what waits, whenever there may be a line again. */
+export function usePendingSender(open: boolean) {
+  const client = useQueryClient();
+  const waiting = usePending().length;
+  useEffect(() => {
+    if (waiting === 0) return;
+    let busy = false;
+    const send = async () => {
+      if (busy) return;
+      busy = true;
+      const sent = await sendPending(
+        async (path, body, key) => {
+          await post(path, body, key);
+        },
+        (tap, error) =>
+          tell(
+            new Error(
+              `“${tap.words}” was not taken: ${error instanceof Error ? error.message : 'refused'}`,
+            ),
+          ),
+        Date.now,
+      );
+      busy = false;
+      if (sent > 0) await client.invalidateQueries({ queryKey: keys.all });
+    };
+    if (open) void send();
+    const timer = setInterval(() => void send(), 4000);
+    return () => clearInterval(timer);
+  }, [open, waiting, client]);
+}
