@@ -56,8 +56,7 @@ export function Departures({ run, tap }: { run: Run; tap: ReturnType<typeof useT
             if (open === 'water')
               send('water', { millilitres: Number(ml), celsius: hot ? 95 : 20 }, 'Add water');
             if (open === 'again') send('again', {}, `Once more: ${run.again}`);
-            if (open === 'skip')
-              send('skip', { reason }, 'Leave it out', true);
+            if (open === 'skip') send('skip', { reason }, 'Leave it out', true);
           }}
         >
           {open === 'extend' && (
