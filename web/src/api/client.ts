@@ -13,6 +13,8 @@ export type RunLine = Schemas['RunLine'];
 export type BottleLine = Schemas['BottleLine'];
 export type BottleView = Schemas['BottleView'];
 export type BottleEvent = Schemas['BottleEventForm'];
+export type ContainerLine = Schemas['ContainerLine'];
+export type LeftoverLine = Schemas['LeftoverLine'];
 export type FridgeOutcome = Schemas['FridgeOutcome'];
 export type LabelFormat = Schemas['Labels']['format'];
 export type Household = Schemas['HouseholdView'];
@@ -146,6 +148,8 @@ export const keys = {
   fridge: ['household', 'fridge'] as const,
   waste: (months: number) => ['household', 'waste', months] as const,
   feed: ['household', 'feed'] as const,
+  containers: ['household', 'containers'] as const,
+  leftovers: ['household', 'leftovers'] as const,
   whatIf: (id: string, event: unknown) => ['household', 'what-if', id, event] as const,
   devices: ['devices'] as const,
   cooling: (id: string, version: number) => ['household', 'cooling', id, version] as const,

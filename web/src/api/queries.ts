@@ -72,6 +72,12 @@ export const usePrediction = (question: Question) =>
 export const useShelf = () =>
   useQuery({ queryKey: keys.shelf, queryFn: () => ask(api.GET('/api/bottles')) });
 
+export const useContainers = () =>
+  useQuery({ queryKey: keys.containers, queryFn: () => ask(api.GET('/api/containers')) });
+
+export const useLeftovers = () =>
+  useQuery({ queryKey: keys.leftovers, queryFn: () => ask(api.GET('/api/leftovers')) });
+
 export const useBottle = (id: string) =>
   useQuery({
     queryKey: keys.bottle(id),

@@ -472,7 +472,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/devices": {
+    "/api/containers": {
         parameters: {
             query?: never;
             header?: never;
@@ -480,6 +480,55 @@ export interface paths {
             cookie?: never;
         };
         get: operations["list_1"];
+        put?: never;
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/containers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/containers/{id}/sterilised": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** So many empty ones were sterilised just now */
+        post: operations["sterilised"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -511,10 +560,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["list_2"];
+        get: operations["list_3"];
         put?: never;
         /** Begin a formula: from a copy, from a method's model, or as given */
-        post: operations["add"];
+        post: operations["add_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -651,7 +700,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["list_3"];
+        get: operations["list_4"];
         put?: never;
         post: operations["happened_1"];
         delete?: never;
@@ -736,7 +785,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["get_3"];
-        put: operations["change"];
+        put: operations["change_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -842,6 +891,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/leftovers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list_5"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/leftovers/{id}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["end"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/leftovers/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lots": {
         parameters: {
             query?: never;
@@ -852,7 +949,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Put a lot into the stores */
-        post: operations["add_1"];
+        post: operations["add_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -901,7 +998,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["end"];
+        post: operations["end_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -949,7 +1046,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["undo_2"];
+        post: operations["undo_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -984,7 +1081,7 @@ export interface paths {
          * All materials, the household's own included
          * @description Each figure has its unit, range and provenance; own figures override.
          */
-        get: operations["list_4"];
+        get: operations["list_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1338,7 +1435,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             /** @enum {string} */
-            kind: "PLANNED" | "STARTED" | "STEP_DONE" | "STEP_SKIPPED" | "STEP_EXTENDED" | "STEP_AGAIN" | "STEP_UNDONE" | "WATER_ADDED" | "COOLING_CHANGED" | "DIVIDED" | "BOTTLED" | "GIVEN_UP" | "TAKEN" | "LEFT_OUT" | "MOVED" | "OPENED" | "FROZEN" | "THAWED" | "POURED_OUT" | "POURED_IN" | "SCHOOL_CHANGED" | "FRIDGE_WARM" | "LABELLED" | "FINISHED" | "DISCARDED";
+            kind: "PLANNED" | "STARTED" | "STEP_DONE" | "STEP_SKIPPED" | "STEP_EXTENDED" | "STEP_AGAIN" | "STEP_UNDONE" | "WATER_ADDED" | "COOLING_CHANGED" | "DIVIDED" | "BOTTLED" | "GIVEN_UP" | "TAKEN" | "LEFT_OUT" | "MOVED" | "OPENED" | "FROZEN" | "THAWED" | "POURED_OUT" | "POURED_IN" | "SCHOOL_CHANGED" | "FRIDGE_WARM" | "LABELLED" | "LEFTOVER" | "FINISHED" | "DISCARDED";
             /** Format: double */
             millilitres?: number;
             detail: string;
@@ -1397,6 +1494,8 @@ export interface components {
             keeping: components["schemas"]["VerdictJson"];
             keptBy: components["schemas"]["KeptBy"];
             ingredients: string[];
+            /** Format: date-time */
+            sterilisedAt?: string;
             happenings: components["schemas"]["BottleHappening"][];
         };
         Bought: {
@@ -1487,6 +1586,38 @@ export interface components {
             lastDay: string;
             plannedBand: string;
             band: string;
+        };
+        ContainerLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int64 */
+            version: number;
+            /** @enum {string} */
+            kind: "SPRAY" | "TRIGGER" | "APPLICATOR" | "JAR" | "CUBES";
+            /** Format: double */
+            sizeMl: number;
+            filter: boolean;
+            /** Format: int32 */
+            owned: number;
+            /** Format: int32 */
+            full: number;
+            /** Format: int32 */
+            free: number;
+            /** Format: int32 */
+            ready: number;
+            /** Format: date-time */
+            sterilisedAt?: string;
+            /** Format: double */
+            thickestMpas?: number;
+            /** Format: double */
+            fillShare: number;
+        };
+        ContainersForm: {
+            /** Format: int64 */
+            version: number;
+            filter: boolean;
+            /** Format: int32 */
+            owned: number;
         };
         CoolBy: {
             /** Format: int64 */
@@ -1636,6 +1767,19 @@ export interface components {
             /** @enum {string} */
             provenance?: "PUBLISHED" | "COMMON_PRACTICE" | "FROM_MEMORY" | "ESTIMATE" | "CALIBRATED" | "HOUSEHOLD";
             source?: string;
+        };
+        FilledJson: {
+            /** @enum {string} */
+            container: "SPRAY" | "TRIGGER" | "APPLICATOR" | "JAR" | "CUBES";
+            /** Format: double */
+            sizeMl: number;
+            /** Format: double */
+            millilitres: number;
+            owned: boolean;
+        };
+        FillingJson: {
+            containers: components["schemas"]["FilledJson"][];
+            advice: string[];
         };
         FindingJson: {
             /** @enum {string} */
@@ -1832,7 +1976,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             /** @enum {string} */
-            kind: "PLANNED" | "STARTED" | "STEP_DONE" | "STEP_SKIPPED" | "STEP_EXTENDED" | "STEP_AGAIN" | "STEP_UNDONE" | "WATER_ADDED" | "COOLING_CHANGED" | "DIVIDED" | "BOTTLED" | "GIVEN_UP" | "TAKEN" | "LEFT_OUT" | "MOVED" | "OPENED" | "FROZEN" | "THAWED" | "POURED_OUT" | "POURED_IN" | "SCHOOL_CHANGED" | "FRIDGE_WARM" | "LABELLED" | "FINISHED" | "DISCARDED";
+            kind: "PLANNED" | "STARTED" | "STEP_DONE" | "STEP_SKIPPED" | "STEP_EXTENDED" | "STEP_AGAIN" | "STEP_UNDONE" | "WATER_ADDED" | "COOLING_CHANGED" | "DIVIDED" | "BOTTLED" | "GIVEN_UP" | "TAKEN" | "LEFT_OUT" | "MOVED" | "OPENED" | "FROZEN" | "THAWED" | "POURED_OUT" | "POURED_IN" | "SCHOOL_CHANGED" | "FRIDGE_WARM" | "LABELLED" | "LEFTOVER" | "FINISHED" | "DISCARDED";
             /** Format: double */
             millilitres?: number;
             detail: string;
@@ -1853,7 +1997,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             /** @enum {string} */
-            kind: "PLANNED" | "STARTED" | "STEP_DONE" | "STEP_SKIPPED" | "STEP_EXTENDED" | "STEP_AGAIN" | "STEP_UNDONE" | "WATER_ADDED" | "COOLING_CHANGED" | "DIVIDED" | "BOTTLED" | "GIVEN_UP" | "TAKEN" | "LEFT_OUT" | "MOVED" | "OPENED" | "FROZEN" | "THAWED" | "POURED_OUT" | "POURED_IN" | "SCHOOL_CHANGED" | "FRIDGE_WARM" | "LABELLED" | "FINISHED" | "DISCARDED";
+            kind: "PLANNED" | "STARTED" | "STEP_DONE" | "STEP_SKIPPED" | "STEP_EXTENDED" | "STEP_AGAIN" | "STEP_UNDONE" | "WATER_ADDED" | "COOLING_CHANGED" | "DIVIDED" | "BOTTLED" | "GIVEN_UP" | "TAKEN" | "LEFT_OUT" | "MOVED" | "OPENED" | "FROZEN" | "THAWED" | "POURED_OUT" | "POURED_IN" | "SCHOOL_CHANGED" | "FRIDGE_WARM" | "LABELLED" | "LEFTOVER" | "FINISHED" | "DISCARDED";
             code: string;
             name: string;
             /** Format: double */
@@ -2029,6 +2173,42 @@ export interface components {
             /** Format: int32 */
             line: number;
             why: string;
+        };
+        LeftoverEnd: {
+            /** Format: int64 */
+            version: number;
+            /** @enum {string} */
+            outcome: "OPEN" | "USED" | "DRIED" | "COMPOSTED";
+            /** Format: double */
+            driedGrams?: number;
+        };
+        LeftoverLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int64 */
+            version: number;
+            /** Format: uuid */
+            batchId: string;
+            code: string;
+            name: string;
+            /** @enum {string} */
+            use: "MASK" | "DRY_FOR_OIL" | "SECOND_OIL" | "COMPOST";
+            words: string;
+            why: string;
+            /** Format: double */
+            dryGrams: number;
+            /** Format: double */
+            wetGrams: number;
+            /** Format: date-time */
+            strainedAt: string;
+            /** Format: date */
+            lastDay: string;
+            over: boolean;
+            single: boolean;
+            /** @enum {string} */
+            outcome: "OPEN" | "USED" | "DRIED" | "COMPOSTED";
+            /** Format: date-time */
+            endedAt?: string;
         };
         LoadJson: {
             /** Format: int32 */
@@ -2206,6 +2386,15 @@ export interface components {
             /** Format: date-time */
             readyBy?: string;
         };
+        NewContainers: {
+            /** @enum {string} */
+            kind: "SPRAY" | "TRIGGER" | "APPLICATOR" | "JAR" | "CUBES";
+            /** Format: double */
+            sizeMl: number;
+            filter: boolean;
+            /** Format: int32 */
+            owned: number;
+        };
         NewEntry: {
             /** @enum {string} */
             kind: "TEMPERATURE" | "WEIGHT" | "VOLUME" | "PH" | "INGREDIENT" | "SMELL" | "SHAKEN" | "NOTE";
@@ -2347,6 +2536,7 @@ export interface components {
             findings: components["schemas"]["FindingJson"][];
             loads: components["schemas"]["LoadJson"][];
             cost?: components["schemas"]["BatchCostJson"];
+            filling: components["schemas"]["FillingJson"];
             influences: components["schemas"]["InfluenceJson"][];
             ways: components["schemas"]["WayJson"][];
         };
@@ -2502,8 +2692,7 @@ export interface components {
             landmarks: components["schemas"]["LandmarkLine"][];
             standing?: components["schemas"]["StandingLine"];
             following?: components["schemas"]["Following"];
-            /** @enum {string} */
-            container: "SPRAY" | "TRIGGER" | "APPLICATOR" | "JAR" | "CUBES";
+            leftover?: components["schemas"]["SpentLine"];
             tint: string;
             target: components["schemas"]["TargetJson"];
             prediction: components["schemas"]["PredictionJson"];
@@ -2530,6 +2719,10 @@ export interface components {
             version: number;
         };
         SeenBottle: {
+            /** Format: int64 */
+            version: number;
+        };
+        SeenLeftover: {
             /** Format: int64 */
             version: number;
         };
@@ -2578,6 +2771,15 @@ export interface components {
             needsHands: boolean;
             /** @enum {string} */
             state: "DONE" | "SKIPPED" | "NOW" | "COMING";
+        };
+        SpentLine: {
+            /** @enum {string} */
+            use: "MASK" | "DRY_FOR_OIL" | "SECOND_OIL" | "COMPOST";
+            words: string;
+            why: string;
+            materials: string[];
+            /** Format: double */
+            grams: number;
         };
         StandingLine: {
             /** Format: int32 */
@@ -2706,6 +2908,12 @@ export interface components {
             kind: string;
             /** Format: int32 */
             nth: number;
+        };
+        Sterilised: {
+            /** Format: int64 */
+            version: number;
+            /** Format: int32 */
+            count: number;
         };
         StoreLine: {
             material: string;
@@ -4056,6 +4264,169 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    "application/json": components["schemas"]["ContainerLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewContainers"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContainerLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ContainersForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContainerLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContainerLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sterilised: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Sterilised"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContainerLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
                     "application/json": components["schemas"]["DeviceTable"];
                 };
             };
@@ -4157,7 +4528,7 @@ export interface operations {
             };
         };
     };
-    list_2: {
+    list_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -4186,7 +4557,7 @@ export interface operations {
             };
         };
     };
-    add: {
+    add_1: {
         parameters: {
             query?: never;
             header?: {
@@ -4514,7 +4885,7 @@ export interface operations {
             };
         };
     };
-    list_3: {
+    list_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -4733,7 +5104,7 @@ export interface operations {
             };
         };
     };
-    change: {
+    change_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4991,7 +5362,106 @@ export interface operations {
             };
         };
     };
-    add_1: {
+    list_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LeftoverLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeftoverEnd"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LeftoverLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undo_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeenLeftover"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LeftoverLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_2: {
         parameters: {
             query?: never;
             header?: {
@@ -5096,7 +5566,7 @@ export interface operations {
             };
         };
     };
-    end: {
+    end_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5197,7 +5667,7 @@ export interface operations {
             };
         };
     };
-    undo_2: {
+    undo_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -5267,7 +5737,7 @@ export interface operations {
             };
         };
     };
-    list_4: {
+    list_6: {
         parameters: {
             query?: never;
             header?: never;

@@ -1,5 +1,5 @@
 import { Button, NumberInput, Select } from '@mantine/core';
-import type { Container, Target } from '../../api/client';
+import type { Container } from '../../api/client';
 import { said } from '../../app/fields';
 import { CONTAINERS } from './containers';
 
@@ -7,21 +7,6 @@ export interface Fill {
   container: Container;
   sizeMl: number | string;
   millilitres: number | string;
-}
-
-/** Bottles as they were measured for, filled with what there really is. */
-export function proposedFills(container: Container, target: Target, millilitres: number): Fill[] {
-  const size =
-    target.size?.value ??
-    [50, 100, 150, 250, 500, 1000, 2000].find((s) => s >= millilitres) ??
-    5000;
-  const count = target.count ?? Math.max(1, Math.ceil(millilitres / size - 0.02));
-  let left = Math.floor(millilitres);
-  return Array.from({ length: count }, () => {
-    const fill = Math.max(1, Math.min(size, left));
-    left -= fill;
-    return { container, sizeMl: size, millilitres: fill };
-  });
 }
 
 /** What it went into, one line a container. */

@@ -184,6 +184,12 @@ function Over({ run, format }: { run: Run; format: Format }) {
             ? `Each part goes on in a lane of its own since ${format.moment(run.endedAt!)}.`
             : `Ended ${format.moment(run.endedAt!)}.`}
       </p>
+      {bottled && run.leftover && (
+        <p className="soft">
+          Left in the strainer: {run.leftover.materials.join(', ')}. {run.leftover.why}{' '}
+          <b>{run.leftover.words}.</b>
+        </p>
+      )}
       {!divided && (
         <div>
           <Button component={Link} to="/keep">

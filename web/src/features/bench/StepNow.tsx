@@ -6,7 +6,7 @@ import { said, saidElse } from '../../app/fields';
 import { countdown, duration, figure, type Format } from '../../app/format';
 import { PotPicture, WindowBar } from '../../signature';
 import { hasVoice, readAloud } from './hands';
-import { BottleFills, proposedFills, type Fill } from './BottleFills';
+import { BottleFills, type Fill } from './BottleFills';
 
 export type Report = Omit<components['schemas']['StepFinish'], 'version'>;
 
@@ -34,7 +34,7 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
   const [noting, setNoting] = useState(false);
   const [leaving, setLeaving] = useState(false);
   const [fills, setFills] = useState<Fill[]>(() =>
-    proposedFills(run.container, run.target, run.prediction.bottledMl.value),
+    run.prediction.filling.containers.map((c) => ({ ...c })),
   );
   const divides = last && run.prediction.ways.length > 0;
   const late = run.window != null && now > Date.parse(run.window.lateFrom);
@@ -51,7 +51,11 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
       note: note || undefined,
       bottles:
         last && !divides
-          ? fills.map((f) => ({ ...f, sizeMl: +f.sizeMl, millilitres: +f.millilitres }))
+          ? fills.map((f) => ({
+              container: f.container,
+              sizeMl: +f.sizeMl,
+              millilitres: +f.millilitres,
+            }))
           : undefined,
     });
   };
@@ -151,6 +155,19 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
           error={said(error, 'measuredMl')}
         />
       )}
+      {plan.kind === 'strain' && run.leftover && (
+        <p className="soft">
+          What stays in the strainer, about {figure(run.leftover.grams)} g: {run.leftover.why}{' '}
+          <b>{run.leftover.words}.</b>
+        </p>
+      )}
+      {last &&
+        !divides &&
+        run.prediction.filling.advice.map((words) => (
+          <p key={words} className="caution">
+            {words}
+          </p>
+        ))}
       {last && !divides && <BottleFills fills={fills} error={error} onChange={setFills} />}
       {sours && (
         <NumberInput

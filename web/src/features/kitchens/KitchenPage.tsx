@@ -6,6 +6,7 @@ import { useHousehold, useKitchen } from '../../api/queries';
 import { said } from '../../app/fields';
 import { Failed, Waiting } from '../../app/states';
 import { MEASURES, TEMPERATURES, ZONES } from '../accounts/choices';
+import { ContainersForm } from '../containers/ContainersForm';
 import { HobTrials } from './HobTrials';
 import { BackupForm } from './BackupForm';
 import { KitchenForm } from './KitchenForm';
@@ -33,6 +34,7 @@ export function KitchenPage() {
           kitchen={kitchen.data.kitchen}
           version={kitchen.data.version}
         />
+        <ContainersForm />
         <HobTrials kitchen={kitchen.data.kitchen} version={kitchen.data.version} />
         <BackupForm />
         <SignOut />

@@ -13,6 +13,7 @@ import { Pours } from './Pours';
 import { StartWhen, whenBody, type When } from './StartWhen';
 import { TargetForm } from './TargetForm';
 import { draftPlan, draftQuestion, loadDraft, saveDraft, wantedWords, type Draft } from './target';
+import { FillInto } from './FillInto';
 import { WeighOut } from './WeighOut';
 import { Why } from './Why';
 
@@ -203,6 +204,7 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
                   ))}
                 </details>
               </section>
+              {p.ways.length === 0 && <FillInto filling={p.filling} />}
               {p.ways.length > 0 && (
                 <section aria-labelledby="ways">
                   <h2 id="ways">Then it is divided</h2>

@@ -111,6 +111,11 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
               <p className="soft small">
                 of {Math.round(bottle.filledMl)} mL, filled {format.moment(bottle.filledAt)}
               </p>
+              {view.sterilisedAt && (
+                <p className="soft small">
+                  its container sterilised {format.moment(view.sterilisedAt)}
+                </p>
+              )}
               <p className="small">
                 {PLACE_WORDS[bottle.place]}
                 {standing && (

@@ -7,6 +7,7 @@ import { useRunning, useShelf } from '../../api/queries';
 import { Empty, Failed, Waiting } from '../../app/states';
 import { BottlePicture } from '../../signature';
 import { found, type Which } from './finding';
+import { LeftOver, LeftOverLine } from './LeftOver';
 import { tagWords } from './words';
 
 const BOARDS: { place: BottleLine['place']; title: string; label: string }[] = [
@@ -17,7 +18,7 @@ const BOARDS: { place: BottleLine['place']; title: string; label: string }[] = [
 ];
 
 /** From so many on they stand closer. */
-const MANY = 14;
+const MANY = 8;
 
 /** Keep: what is brewing, what is good, what must go today, what to use first. */
 export function ShelfPage() {
@@ -88,6 +89,7 @@ export function ShelfPage() {
       ) : (
         <>
           <Hob runs={running.data ?? []} />
+          <LeftOverLine />
           {shown.length === 0 && <p className="soft">Nothing on the shelf fits that.</p>}
           <div className="boards">
             {BOARDS.map(({ place, title, label }) => {
@@ -107,6 +109,7 @@ export function ShelfPage() {
           </div>
         </>
       )}
+      <LeftOver />
       {first && <UseFirst bottle={first} />}
     </main>
   );

@@ -68,6 +68,8 @@ export function happened(line: Pick<HistoryLine, 'kind' | 'millilitres' | 'detai
       return `kept by the ${line.detail} school`;
     case 'FRIDGE_WARM':
       return line.detail.toLowerCase();
+    case 'LEFTOVER':
+      return `left over, ${line.detail}`;
     case 'LABELLED':
       return `label printed, ${line.detail}`;
     case 'BOTTLED':

@@ -51,6 +51,8 @@ class HouseRulesTest {
               "..materials",
               "..formulas",
               "..stores",
+              "..containers",
+              "..leftovers",
               "..bench",
               "..shelf",
               "..history",

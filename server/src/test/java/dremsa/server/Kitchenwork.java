@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import tools.jackson.databind.JsonNode;
 
 /** Brews for tests: from a formula to a bottle on the shelf, step by step as planned. */
 final class Kitchenwork {
@@ -13,41 +14,8 @@ final class Kitchenwork {
 
   /** One jar of a formula on the shelf, brewed by the book with the clock moved on. */
   static UUID bottled(Visitor visitor, String formula, double millilitres) {
-    Visitor.Answer run =
-        visitor.post(
-            "/api/batches",
-            Map.of(
-                "formulaId",
-                formula,
-                "target",
-                Map.of(
-                    "kind",
-                    "BOTTLES",
-                    "count",
-                    1,
-                    "size",
-                    Map.of("value", millilitres, "unit", "ml"))));
-    assertThat(run.status()).as(run.body().toString()).isEqualTo(200);
-    int steps = run.at("/prediction/steps").size();
-    for (int i = 0; i < steps; i++) {
-      double minutes =
-          run.at("/prediction/steps/" + i + "/endMinute").asDouble()
-              - run.at("/prediction/steps/" + i + "/startMinute").asDouble();
-      visitor.moveClock(Math.round(minutes * 60));
-      Map<String, Object> form = new HashMap<>();
-      form.put("version", run.at("/version").asLong());
-      form.put("cueSeen", true);
-      if (i == steps - 1) {
-        form.put(
-            "bottles",
-            List.of(
-                Map.of(
-                    "container", "JAR", "sizeMl", millilitres, "millilitres", millilitres * 0.98)));
-      }
-      run = visitor.post("/api/batches/" + run.text("/id") + "/steps/" + i + "/finish", form);
-      assertThat(run.status()).as(run.body().toString()).isEqualTo(200);
-    }
-    String batch = run.text("/id");
+    Visitor.Answer run = atBottling(visitor, formula, millilitres);
+    String batch = bottle(visitor, run, "JAR", millilitres, millilitres * 0.98).text("/id");
     return visitor
         .get("/api/bottles")
         .at("/bottles")
@@ -56,5 +24,59 @@ final class Kitchenwork {
         .map(b -> UUID.fromString(b.get("id").asString()))
         .findFirst()
         .orElseThrow();
+  }
+
+  /** A run of a formula, by the book, that has come to its last step. */
+  static Visitor.Answer atBottling(Visitor visitor, String formula, double millilitres) {
+    return atBottling(
+        visitor,
+        Map.of(
+            "formulaId",
+            formula,
+            "target",
+            Map.of(
+                "kind",
+                "BOTTLES",
+                "count",
+                1,
+                "size",
+                Map.of("value", millilitres, "unit", "ml"))));
+  }
+
+  /** A run of a plan, by the book, that has come to its last step. */
+  static Visitor.Answer atBottling(Visitor visitor, Map<String, Object> plan) {
+    Visitor.Answer run = visitor.post("/api/batches", plan);
+    assertThat(run.status()).as(run.body().toString()).isEqualTo(200);
+    int last = run.at("/prediction/steps").size() - 1;
+    for (int i = 0; i < last; i++) {
+      run = finish(visitor, run, i, Map.of());
+    }
+    return run;
+  }
+
+  /** Fills one container and ends the run. */
+  static Visitor.Answer bottle(
+      Visitor visitor, Visitor.Answer run, String container, double size, double millilitres) {
+    return finish(
+        visitor,
+        run,
+        run.at("/step").asInt(),
+        Map.of(
+            "bottles",
+            List.of(Map.of("container", container, "sizeMl", size, "millilitres", millilitres))));
+  }
+
+  private static Visitor.Answer finish(
+      Visitor visitor, Visitor.Answer run, int step, Map<String, Object> said) {
+    JsonNode planned = run.at("/prediction/steps/" + step);
+    double minutes = planned.get("endMinute").asDouble() - planned.get("startMinute").asDouble();
+    visitor.moveClock(Math.round(minutes * 60));
+    Map<String, Object> form = new HashMap<>(said);
+    form.put("version", run.at("/version").asLong());
+    form.put("cueSeen", true);
+    Visitor.Answer done =
+        visitor.post("/api/batches/" + run.text("/id") + "/steps/" + step + "/finish", form);
+    assertThat(done.status()).as(done.body().toString()).isEqualTo(200);
+    return done;
   }
 }

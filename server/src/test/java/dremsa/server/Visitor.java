@@ -8,6 +8,8 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -17,6 +19,12 @@ import tools.jackson.databind.json.JsonMapper;
 /** A browser without a screen: keeps cookies, sends the CSRF token, reads JSON. */
 public final class Visitor {
   private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  /**
+   * When every household of the tests begins: a Tuesday morning in its own time zone, whatever time
+   * it is where the tests run, so that no day's end falls differently from run to run.
+   */
+  public static final Instant START = Instant.parse("2030-03-05T10:00:00Z");
 
   private final CookieManager cookies = new CookieManager();
   private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
@@ -46,6 +54,8 @@ public final class Visitor {
     if (made.status() != 201) {
       throw new AssertionError(made);
     }
+    Instant now = Instant.parse(visitor.get("/api/household").text("/now"));
+    visitor.moveClock(Duration.between(now, START).getSeconds());
     return visitor;
   }
 

@@ -12,7 +12,6 @@ import dremsa.core.formula.Step.LiquidHeat;
 import dremsa.core.formula.Step.Prepare;
 import dremsa.core.formula.Step.Strain;
 import dremsa.core.formula.Step.WaterBath;
-import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.VesselKind;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
@@ -65,7 +64,7 @@ public final class Cautions {
     } else if (step instanceof Bottle bottle) {
       cautions.add(Caution.CLEAN_BOTTLES);
       cautions.add(Caution.NOT_FOR_DRINKING);
-      if (bottle.container() == Container.SPRAY || bottle.container() == Container.TRIGGER) {
+      if (bottle.container().sprays()) {
         cautions.add(Caution.CLOSE_EYES);
       }
       cautions.add(Caution.PATCH_TEST);

@@ -6,6 +6,7 @@ import dremsa.core.brew.StepOutcome;
 import dremsa.core.brew.Trouble;
 import dremsa.core.check.Finding.Code;
 import dremsa.core.check.Finding.Severity;
+import dremsa.core.fill.Suiting;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Proportion;
 import dremsa.core.formula.Purpose;
@@ -14,7 +15,6 @@ import dremsa.core.formula.StepWords;
 import dremsa.core.keep.KeepingClass;
 import dremsa.core.keep.Preservation;
 import dremsa.core.keep.Spoilage;
-import dremsa.core.kitchen.Container;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Property;
@@ -233,30 +233,19 @@ public final class SelfCheck {
       if (!(formula.steps().get(i) instanceof Step.Bottle bottle)) {
         continue;
       }
-      Container container = bottle.container();
-      boolean spray = container == Container.SPRAY || container == Container.TRIGGER;
-      if (spray && prediction.finished().debris()) {
-        add(
-            Code.POWDER_IN_SPRAY,
-            Severity.ERROR,
-            step(i),
-            "Powder is left in what is sprayed.",
-            "It blocks the nozzle and leaves debris on the scalp.",
-            "Strain a second time, through paper or a very fine cloth.");
-      }
-      if (prediction.finished().thickness() > container.thickestMpas()) {
-        add(
-            Code.TOO_THICK_FOR_CONTAINER,
-            Severity.WARNING,
-            step(i),
-            String.format(
-                Locale.ROOT,
-                "About %.0f mPa·s when cold, too thick for a %s.",
-                prediction.finished().thickness(),
-                container.words()),
-            "It will not come out.",
-            "Use a jar or an applicator, more water, or less of what gels.");
-      }
+      int index = i;
+      Suiting.against(bottle.container(), false, prediction.finished())
+          .ifPresent(
+              no ->
+                  add(
+                      no.cause() == Suiting.Cause.BITS
+                          ? Code.POWDER_IN_SPRAY
+                          : Code.TOO_THICK_FOR_CONTAINER,
+                      no.cause() == Suiting.Cause.BITS ? Severity.ERROR : Severity.WARNING,
+                      step(index),
+                      no.what(),
+                      no.why(),
+                      no.cure()));
     }
   }
 

@@ -38,6 +38,8 @@ final class Tables {
           // A part of a divided batch stands after the whole.
           new Table("batch", OF_HOUSEHOLD, "parent_id is not null, started_at, code", false),
           new Table("batch_step", OF_BATCH, "started_at, step_index, note", false),
+          new Table("container_set", OF_HOUSEHOLD, "kind, size_ml", false),
+          new Table("leftover", OF_HOUSEHOLD, "strained_at, name", false),
           new Table("batch_tap", OF_BATCH, "id", true),
           new Table("batch_entry", OF_HOUSEHOLD, "id", true),
           new Table("batch_photo", OF_HOUSEHOLD, "taken_at, caption", false),

@@ -10,10 +10,12 @@ import java.util.UUID;
 /**
  * A batch as it really was, as far as keeping needs it.
  *
+ * @param wholeId the batch that it is a part of; its own id for a whole one
  * @param inherited the age of the brews that were poured into it
  */
 public record BatchRecord(
     UUID id,
+    UUID wholeId,
     String code,
     String formulaId,
     String formulaName,

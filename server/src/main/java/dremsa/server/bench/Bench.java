@@ -367,7 +367,8 @@ public class Bench {
     households.changed(household);
     Batch batch = log.find(household, id, version);
     if (batch.status() == Batch.Status.BOTTLED) {
-      events.publishEvent(new BottlingUndone(household, id));
+      events.publishEvent(
+          new BottlingUndone(household, id, batch.parentId() == null ? id : batch.parentId()));
     } else if (batch.status() == Batch.Status.DIVIDED) {
       log.removeParts(batch);
     }

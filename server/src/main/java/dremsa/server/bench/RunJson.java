@@ -4,7 +4,7 @@ import dremsa.core.brew.Prompt;
 import dremsa.core.brew.Ripening;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.Window;
-import dremsa.core.kitchen.Container;
+import dremsa.core.keep.Leftover;
 import dremsa.server.history.Happening;
 import dremsa.server.wire.PredictionJson;
 import dremsa.server.wire.TargetJson;
@@ -191,6 +191,16 @@ final class RunJson {
       String plannedBand,
       String band) {}
 
+  /**
+   * What stays in the strainer.
+   *
+   * @param words what it is good for
+   * @param materials what it was
+   * @param grams wet
+   */
+  record SpentLine(
+      Leftover.Use use, String words, String why, List<String> materials, double grams) {}
+
   /** Another batch of the same family: a part, or the whole. */
   record Kin(UUID id, String code, String name, Batch.Status status) {}
 
@@ -200,6 +210,7 @@ final class RunJson {
    * @param now the server's time when this was written; the page counts from it
    * @param lastTap what the last tap was, which can be taken back; empty when nothing can
    * @param skippable whether the present step may be left out
+   * @param leftover null where nothing is strained out
    * @param again the step before, if it can be done once more; empty when not
    */
   record RunView(
@@ -226,7 +237,7 @@ final class RunJson {
       List<LandmarkLine> landmarks,
       @Nullable StandingLine standing,
       Follows.@Nullable Following following,
-      Container container,
+      @Nullable SpentLine leftover,
       String tint,
       TargetJson target,
       PredictionJson prediction,

@@ -10,7 +10,8 @@ import dremsa.core.check.Wearer;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepWords;
-import dremsa.core.kitchen.Container;
+import dremsa.core.keep.Leftover;
+import dremsa.core.material.Material;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.bench.RunJson.EntryLine;
@@ -25,8 +26,10 @@ import dremsa.server.bench.RunJson.RunLine;
 import dremsa.server.bench.RunJson.RunView;
 import dremsa.server.bench.RunJson.SpanLine;
 import dremsa.server.bench.RunJson.SpanState;
+import dremsa.server.bench.RunJson.SpentLine;
 import dremsa.server.bench.RunJson.StepRecord;
 import dremsa.server.bench.RunJson.WindowMoments;
+import dremsa.server.containers.Containers;
 import dremsa.server.history.History;
 import dremsa.server.predictions.Predictions;
 import dremsa.server.wire.PredictionJson;
@@ -50,6 +53,7 @@ class RunViews {
   private final Predictions predictions;
   private final Households households;
   private final History history;
+  private final Containers containers;
 
   RunViews(
       BatchRepository repository,
@@ -61,7 +65,8 @@ class RunViews {
       Comparisons comparisons,
       Predictions predictions,
       Households households,
-      History history) {
+      History history,
+      Containers containers) {
     this.repository = repository;
     this.photos = photos;
     this.runs = runs;
@@ -72,6 +77,7 @@ class RunViews {
     this.predictions = predictions;
     this.households = households;
     this.history = history;
+    this.containers = containers;
   }
 
   /** A run in a list; without its run only what the row says. */
@@ -215,6 +221,10 @@ class RunViews {
             household.measureSystem(),
             null,
             null,
+            new Predictions.Fill(
+                run.target().toCore(run.brew()),
+                containers.of(household.id()),
+                households.now(household)),
             false));
   }
 
@@ -253,7 +263,16 @@ class RunViews {
         landmarks(batch, run),
         running ? standings.of(household, batch, run, now).orElse(null) : null,
         follows.of(id).orElse(null),
-        container(formula),
+        Leftover.of(run.brew(), run.prediction())
+            .map(
+                l ->
+                    new SpentLine(
+                        l.use(),
+                        l.use().words(),
+                        l.why(),
+                        l.materials().stream().map(Material::name).toList(),
+                        l.wetGrams()))
+            .orElse(null),
         run.brew().tint(),
         run.target(),
         prediction,
@@ -363,13 +382,5 @@ class RunViews {
         .filter(b -> !b.id().equals(batch.id()))
         .map(b -> new Kin(b.id(), b.code(), b.formulaName(), b.status()))
         .toList();
-  }
-
-  private static Container container(Formula formula) {
-    return formula.steps().stream()
-        .filter(Step.Bottle.class::isInstance)
-        .map(step -> ((Step.Bottle) step).container())
-        .findFirst()
-        .orElse(Container.JAR);
   }
 }

@@ -130,6 +130,7 @@ public class Runs {
     Run run = of(batch, now);
     return new BatchRecord(
         batch.id(),
+        batch.parentId() == null ? batch.id() : batch.parentId(),
         batch.code(),
         batch.formulaId(),
         batch.formulaName(),

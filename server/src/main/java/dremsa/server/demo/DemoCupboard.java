@@ -2,6 +2,8 @@ package dremsa.server.demo;
 
 import dremsa.core.formula.Change;
 import dremsa.core.formula.Formula;
+import dremsa.core.kitchen.Container;
+import dremsa.server.containers.Containers;
 import dremsa.server.formulas.Formulas;
 import dremsa.server.stores.Stores;
 import java.time.Duration;
@@ -12,16 +14,19 @@ import java.util.UUID;
 import org.springframework.stereotype.Component;
 
 /**
- * What the demo household keeps in its cupboard and its book: lots of an allotment, own formulas.
+ * What the demo household keeps in its cupboard and its book: lots of an allotment, bottles to
+ * fill, own formulas.
  */
 @Component
 class DemoCupboard {
   private final Stores stores;
   private final Formulas formulas;
+  private final Containers containers;
 
-  DemoCupboard(Stores stores, Formulas formulas) {
+  DemoCupboard(Stores stores, Formulas formulas, Containers containers) {
     this.stores = stores;
     this.formulas = formulas;
+    this.containers = containers;
   }
 
   /** Laid in before anything was brewed. */
@@ -39,6 +44,11 @@ class DemoCupboard {
     bought(household, now, "jojoba-oil", 100, 300, 14.50, "dark cupboard");
     bought(household, now, "potassium-sorbate", 50, 260, 6.20, "");
     bought(household, now, "rice", 1000, 60, 2.40, "");
+    containers.add(household, Container.SPRAY, 150, false, 3);
+    containers.add(household, Container.SPRAY, 250, false, 5);
+    containers.add(household, Container.TRIGGER, 500, true, 1);
+    containers.add(household, Container.APPLICATOR, 500, false, 3);
+    containers.add(household, Container.JAR, 250, false, 4);
     stores.minimum(household, "linseed", 600);
     stores.minimum(household, "nettle-powder", 60);
     stores.minimum(household, "lemon-balm", 150);

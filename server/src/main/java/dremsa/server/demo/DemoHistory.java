@@ -109,6 +109,8 @@ class DemoHistory {
     stands(household, "linseed-gel", 3.6, 1, 250, 110, now);
     UUID balm = stands(household, "lemon-balm-spray", 2.7, 2, 250, 90, now);
     stands(household, "birch-sage-decoction", 1.5, 1, 500, 60, now);
+    // This morning's: its hops wait to be dried.
+    stands(household, "hop-water-bath", 0.3, 1, 250, 0, now);
     UUID oil = stands(household, "calendula-oil", 30, 1, 100, 35, now);
     move(household, oil, Place.ROOM, now.minus(Duration.ofDays(1)));
     UUID frozen = stands(household, "linseed-gel", 1, 1, 150, 0, now.minus(Duration.ofDays(18)));

@@ -38,6 +38,7 @@ public class Happening {
     SCHOOL_CHANGED,
     FRIDGE_WARM,
     LABELLED,
+    LEFTOVER,
     FINISHED,
     DISCARDED
   }

@@ -8,6 +8,7 @@ import dremsa.core.kitchen.Kitchen;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
+import dremsa.server.containers.Containers;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.kitchens.Kitchens;
@@ -56,18 +57,21 @@ class PredictionController {
   private final Kitchens kitchens;
   private final Households households;
   private final LotPrices lotPrices;
+  private final Containers containers;
 
   PredictionController(
       Predictions predictions,
       Planner planner,
       Kitchens kitchens,
       Households households,
-      LotPrices lotPrices) {
+      LotPrices lotPrices,
+      Containers containers) {
     this.predictions = predictions;
     this.planner = planner;
     this.kitchens = kitchens;
     this.households = households;
     this.lotPrices = lotPrices;
+    this.containers = containers;
   }
 
   /**
@@ -155,6 +159,8 @@ class PredictionController {
             household.measureSystem(),
             prices(household.id(), question.prices(), brew),
             shopPer100Ml(question.shopPrice()),
+            new Predictions.Fill(
+                question.target().toCore(brew), containers.of(household.id()), now),
             !Boolean.FALSE.equals(question.ranges())));
   }
 

@@ -6,6 +6,8 @@ import dremsa.core.brew.Prediction;
 import dremsa.core.brew.Ranges;
 import dremsa.core.brew.VesselChoice;
 import dremsa.core.check.Wearer;
+import dremsa.core.fill.ContainerSet;
+import dremsa.core.fill.Filling;
 import dremsa.core.formula.Branch;
 import dremsa.core.keep.Inherited;
 import dremsa.core.keep.Keeping;
@@ -13,6 +15,7 @@ import dremsa.core.keep.School;
 import dremsa.core.keep.Verdict;
 import dremsa.core.measure.MeasureSystem;
 import dremsa.core.scale.Cost;
+import dremsa.core.scale.Target;
 import dremsa.server.wire.PredictionJson;
 import java.time.Duration;
 import java.time.Instant;
@@ -42,6 +45,7 @@ public class Predictions {
    * @param ages of the brews poured in, by the material that names them
    * @param pricePerGram by ingredient key; null when the cost is not asked for
    * @param shopPer100Ml the shop's price; null without one
+   * @param fill what it is filled into
    * @param withRanges whether ranges and what makes them are worked out
    */
   public record Asked(
@@ -54,12 +58,35 @@ public class Predictions {
       MeasureSystem measures,
       @Nullable Map<String, Double> pricePerGram,
       @Nullable Double shopPer100Ml,
+      Fill fill,
       boolean withRanges) {
     /** How it keeps in the fridge. */
     Keeping keeping() {
       return Keeping.inFridge(start, zone, school)
           .withInherited(List.copyOf(ages.values()))
           .withCleanWorking(cleanWorking);
+    }
+  }
+
+  /**
+   * What a brew is filled into.
+   *
+   * @param own containers of the household
+   */
+  public record Fill(Target target, List<ContainerSet> own, Instant now) {
+    /** A way of a divided batch takes what is free; nothing was measured for it alone. */
+    Fill ofWay() {
+      return new Fill(new Target.FullPot(), own, now);
+    }
+
+    private PredictionJson.FillingJson of(Batched batch) {
+      return PredictionJson.FillingJson.of(
+          Filling.of(
+              Filling.wanted(batch.brew().formula()),
+              batch.prediction().finished(),
+              target,
+              own,
+              now));
     }
   }
 
@@ -80,14 +107,14 @@ public class Predictions {
           new PredictionJson.WayJson(
               branches.get(i).name(),
               branches.get(i).share(),
-              describe(way, asked, verdict, List.of())));
+              describe(way, asked, asked.fill().ofWay(), verdict, List.of())));
     }
     // What is divided keeps, as a whole, as long as its first part.
-    return describe(batch, asked, first.orElseGet(() -> verdict(batch, asked)), ways);
+    return describe(batch, asked, asked.fill(), first.orElseGet(() -> verdict(batch, asked)), ways);
   }
 
   private PredictionJson describe(
-      Batched batch, Asked asked, Verdict verdict, List<PredictionJson.WayJson> ways) {
+      Batched batch, Asked asked, Fill fill, Verdict verdict, List<PredictionJson.WayJson> ways) {
     Ranges.Study study =
         asked.withRanges()
             ? Ranges.study(
@@ -106,6 +133,7 @@ public class Predictions {
             study.ranges(),
             study.influences(),
             cost(batch.prediction(), asked),
+            fill.of(batch),
             ways));
   }
 

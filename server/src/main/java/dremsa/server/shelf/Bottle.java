@@ -81,6 +81,9 @@ class Bottle {
   /** The bottle that it was parted from; null for one filled from the pot. */
   private UUID parentId;
 
+  /** When the container was sterilised before it was filled; null where nobody said so. */
+  private Instant sterilisedAt;
+
   @Version private Long version;
 
   protected Bottle() {}
@@ -120,6 +123,11 @@ class Bottle {
     this.school = verdict.school();
     this.firstPlace = Place.FRIDGE;
     this.status = Status.STANDING;
+  }
+
+  /** Its container had been sterilised. */
+  void sterilised(Instant at) {
+    sterilisedAt = at;
   }
 
   /** A part of a bottle in a container of its own; it has stood where that stood. */
@@ -302,6 +310,10 @@ class Bottle {
 
   Place firstPlace() {
     return firstPlace;
+  }
+
+  Instant sterilisedAt() {
+    return sterilisedAt;
   }
 
   UUID parentId() {

@@ -129,6 +129,7 @@ class BottleController {
       VerdictJson keeping,
       KeptBy keptBy,
       List<String> ingredients,
+      @Nullable Instant sterilisedAt,
       List<BottleHappening> happenings) {}
 
   /**
@@ -181,6 +182,7 @@ class BottleController {
         VerdictJson.of(verdict),
         new KeptBy(bottle.school(), bottle.cleanWorking(), List.of(School.values())),
         batch.brew().materials().stream().map(material -> material.name()).toList(),
+        bottle.sterilisedAt(),
         history.ofBottle(household.id(), id).stream()
             .map(
                 h ->

@@ -1,10 +1,12 @@
 package dremsa.server.shelf;
 
+import dremsa.server.containers.FullContainers;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface BottleRepository extends JpaRepository<Bottle, UUID> {
   Optional<Bottle> findByIdAndHouseholdId(UUID id, UUID household);
@@ -13,6 +15,14 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
       UUID household, Bottle.Status status, Pageable page);
 
   List<Bottle> findByHouseholdIdAndStatus(UUID household, Bottle.Status status);
+
+  @Query(
+      """
+      select new dremsa.server.containers.FullContainers$Full(b.container, b.sizeMl, count(*))
+      from Bottle b where b.householdId = :household and b.status = :status
+      group by b.container, b.sizeMl
+      """)
+  List<FullContainers.Full> counts(UUID household, Bottle.Status status);
 
   List<Bottle> findByHouseholdIdAndBatchIdOrderByNumber(UUID household, UUID batch);
 }

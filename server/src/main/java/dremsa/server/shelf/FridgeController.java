@@ -3,6 +3,7 @@ package dremsa.server.shelf;
 import dremsa.core.keep.FridgeLog;
 import dremsa.core.keep.KeepEvent;
 import dremsa.core.keep.Outage;
+import dremsa.core.kitchen.Place;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
@@ -245,7 +246,7 @@ class FridgeController {
       id = event.id();
       for (Bottle bottle : standing) {
         judging.saved(bottle, now);
-        if (!bottle.lastDay().equals(before.get(bottle.id()))) {
+        if (bottle.place() == Place.FRIDGE || !bottle.lastDay().equals(before.get(bottle.id()))) {
           history.note(
               household,
               bottle.batchId(),

@@ -8,6 +8,7 @@ import dremsa.server.bench.BatchBottled;
 import dremsa.server.bench.BatchRecord;
 import dremsa.server.bench.BottlingUndone;
 import dremsa.server.bench.BrewPoured;
+import dremsa.server.containers.Containers;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
 import dremsa.server.http.FieldProblem;
@@ -31,12 +32,19 @@ public class Shelf {
   private final Judging judging;
   private final Households households;
   private final History history;
+  private final Containers containers;
 
-  Shelf(BottleRepository repository, Judging judging, Households households, History history) {
+  Shelf(
+      BottleRepository repository,
+      Judging judging,
+      Households households,
+      History history,
+      Containers containers) {
     this.repository = repository;
     this.judging = judging;
     this.households = households;
     this.history = history;
+    this.containers = containers;
   }
 
   @EventListener
@@ -46,7 +54,7 @@ public class Shelf {
     int number = 0;
     for (BatchBottled.Filled filled : event.bottles()) {
       number++;
-      judging.saved(
+      Bottle bottle =
           new Bottle(
               UUID.randomUUID(),
               event.household(),
@@ -60,8 +68,11 @@ public class Shelf {
               filled.sizeMl(),
               filled.millilitres(),
               event.at(),
-              verdict),
-          event.at());
+              verdict);
+      containers
+          .filled(event.household(), filled.container(), filled.sizeMl(), event.at())
+          .ifPresent(bottle::sterilised);
+      judging.saved(bottle, event.at());
     }
   }
 
@@ -74,7 +85,13 @@ public class Shelf {
       throw Problem.conflict(
           "Something was used from these bottles already: the run stays closed.");
     }
-    bottles.forEach(judging::forget);
+    for (Bottle bottle : bottles) {
+      judging.forget(bottle);
+      if (bottle.sterilisedAt() != null) {
+        containers.emptied(
+            event.household(), bottle.container(), bottle.sizeMl(), bottle.sterilisedAt());
+      }
+    }
     repository.deleteAll(bottles);
   }
 

@@ -214,6 +214,26 @@ public class Stores implements LotPrices {
         .id();
   }
 
+  /** What a brew left over was dried for another use. */
+  @Transactional
+  public UUID spentAndDried(
+      UUID household, String material, double grams, String note, Instant at) {
+    households.changed(household);
+    LocalDate today = at.atZone(households.of(household).zone()).toLocalDate();
+    Lot.Told told = new Lot.Told(today, null, null, "", note);
+    return put(household, material, Lot.Origin.DRIED, grams, told, null, at).id();
+  }
+
+  /** What was dried is taken back; refused once some of it was used. */
+  @Transactional
+  public void takeBackDried(UUID household, UUID id, Instant at) {
+    Lot lot = get(household, id);
+    if (lot.endedAt() != null || lot.leftGrams() < lot.grams()) {
+      throw Problem.conflict("Some of what was dried is used already.");
+    }
+    end(household, id, lot.version(), "not dried after all", at);
+  }
+
   /** It is gone, whatever the record says is left. */
   @Transactional
   public void end(UUID household, UUID id, long version, String why, Instant at) {

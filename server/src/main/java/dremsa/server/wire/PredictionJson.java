@@ -15,9 +15,11 @@ import dremsa.core.check.Caution;
 import dremsa.core.check.Cautions;
 import dremsa.core.check.SelfCheck;
 import dremsa.core.check.Wearer;
+import dremsa.core.fill.Filling;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepWords;
 import dremsa.core.keep.Verdict;
+import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.VesselKind;
 import dremsa.core.material.Weighed;
 import dremsa.core.measure.MeasureSystem;
@@ -55,8 +57,27 @@ public record PredictionJson(
     List<FindingJson> findings,
     List<LoadJson> loads,
     @Nullable BatchCostJson cost,
+    FillingJson filling,
     List<InfluenceJson> influences,
     List<WayJson> ways) {
+
+  /**
+   * Containers proposed for the brew.
+   *
+   * @param advice what to do or to know first
+   */
+  public record FillingJson(List<FilledJson> containers, List<String> advice) {
+    public static FillingJson of(Filling filling) {
+      return new FillingJson(
+          filling.filled().stream()
+              .map(f -> new FilledJson(f.kind(), f.sizeMl(), f.millilitres(), f.owned()))
+              .toList(),
+          filling.advice());
+    }
+  }
+
+  /** A container and what goes into it; owned: one of the household's own is free. */
+  public record FilledJson(Container container, double sizeMl, double millilitres, boolean owned) {}
 
   /** A step that takes several fillings of blender or strainer. */
   public record LoadJson(int step, String equipment, int fillings) {}
@@ -178,6 +199,7 @@ public record PredictionJson(
       Map<String, Range> ranges,
       List<Influence> influences,
       @Nullable BatchCostJson cost,
+      FillingJson filling,
       List<WayJson> ways) {}
 
   public static PredictionJson of(
@@ -223,6 +245,7 @@ public record PredictionJson(
             .map(load -> new LoadJson(load.step(), load.equipment(), load.fillings()))
             .toList(),
         beside.cost(),
+        beside.filling(),
         influences(beside.influences()),
         beside.ways());
   }
