@@ -15,6 +15,7 @@ export type BottleView = Schemas['BottleView'];
 export type BottleEvent = Schemas['BottleEventForm'];
 export type ContainerLine = Schemas['ContainerLine'];
 export type LeftoverLine = Schemas['LeftoverLine'];
+export type TableOutcome = Schemas['TableOutcome'];
 export type FridgeOutcome = Schemas['FridgeOutcome'];
 export type LabelFormat = Schemas['Labels']['format'];
 export type Household = Schemas['HouseholdView'];
@@ -156,19 +157,18 @@ export const keys = {
 };
 
 /**
- * Sends a file as it is.
+ * Sends a file as it is, and hands out what is answered; nothing where nothing is.
  *
  * @throws ProblemError when the server refused, or nobody answered
  */
-export async function post(path: string, file: Blob, type: string): Promise<void> {
+export async function post<T = void>(path: string, file: Blob, type: string): Promise<T> {
   const sent = fetch(path, {
     method: 'POST',
     body: file,
     headers: { 'Content-Type': type, 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') },
-  }).then(async (response) => ({
-    response,
-    data: null,
-    error: response.ok ? undefined : ((await response.json().catch(() => ({}))) as unknown),
-  }));
-  await ask(sent);
+  }).then(async (response) => {
+    const body: unknown = await response.json().catch(() => undefined);
+    return response.ok ? { response, data: body as T } : { response, error: body ?? {} };
+  });
+  return ask<T>(sent);
 }

@@ -1332,6 +1332,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tables/{table}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Reads a table in, or shows what it would do
+         * @description The columns are those that the table is written out with, in any order; commas, semicolons or tabs between them. A line that stands there already is passed over; with a line that is wrong nothing is kept.
+         */
+        post: operations["read_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/waste": {
         parameters: {
             query?: never;
@@ -2210,6 +2230,12 @@ export interface components {
             /** Format: date-time */
             endedAt?: string;
         };
+        LineSaid: {
+            /** Format: int32 */
+            line: number;
+            column: string;
+            why: string;
+        };
         LoadJson: {
             /** Format: int32 */
             step: number;
@@ -2955,6 +2981,21 @@ export interface components {
             /** Format: double */
             grams: number;
             how: string;
+        };
+        TableOutcome: {
+            table: string;
+            /** Format: int32 */
+            lines: number;
+            /** Format: int32 */
+            taken: number;
+            /** Format: int32 */
+            there: number;
+            /** Format: int32 */
+            leftOut: number;
+            left: components["schemas"]["LineSaid"][];
+            wrong: components["schemas"]["LineSaid"][];
+            unknown: string[];
+            kept: boolean;
         };
         Take: {
             /** Format: int64 */
@@ -6342,6 +6383,43 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StoresView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_3: {
+        parameters: {
+            query?: {
+                look?: boolean;
+            };
+            header?: never;
+            path: {
+                table: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TableOutcome"];
                 };
             };
             /** @description A problem detail (RFC 9457) */

@@ -18,12 +18,6 @@ export function BackupForm() {
         photos, bottles and all that happened. Its form is{' '}
         <a href="/schemas/backup-1.json">published</a>.
       </p>
-      <p>
-        As tables for a spreadsheet (CSV): <a href="/api/tables/batches.csv">batches</a>,{' '}
-        <a href="/api/tables/bottles.csv">bottles</a>, <a href="/api/tables/events.csv">events</a>,{' '}
-        <a href="/api/tables/readings.csv">readings</a>, <a href="/api/tables/stores.csv">stores</a>
-        .
-      </p>
       <div className="row">
         <FileButton accept=".zip,application/zip" onChange={(file) => file && read.mutate(file)}>
           {(props) => (

@@ -10,6 +10,7 @@ import { ContainersForm } from '../containers/ContainersForm';
 import { HobTrials } from './HobTrials';
 import { BackupForm } from './BackupForm';
 import { KitchenForm } from './KitchenForm';
+import { TablesForm } from './TablesForm';
 import { Outcome } from './Outcome';
 
 /** The kitchen and the household: what the model needs to know, and how it is written. */
@@ -36,6 +37,7 @@ export function KitchenPage() {
         />
         <ContainersForm />
         <HobTrials kitchen={kitchen.data.kitchen} version={kitchen.data.version} />
+        <TablesForm />
         <BackupForm />
         <SignOut />
       </div>

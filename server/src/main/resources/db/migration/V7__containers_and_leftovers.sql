@@ -13,7 +13,10 @@ create table container_set (
   constraint container_set_household foreign key (household_id) references household (id) on delete cascade
 );
 
-alter table bottle add column sterilised_at datetime(6);
+-- told_day: a last day that a table told when it was read in; like a printed one it binds
+alter table bottle
+  add column sterilised_at datetime(6),
+  add column told_day date;
 
 -- what stayed in the strainer and is good for a second use
 create table leftover (

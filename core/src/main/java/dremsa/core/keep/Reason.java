@@ -198,11 +198,11 @@ public sealed interface Reason {
     }
   }
 
-  /** The date was printed earlier than it would be reckoned now, and stays. */
+  /** The date was printed, or told in a list, earlier than it would be reckoned now, and stays. */
   record Printed(java.time.LocalDate printed) implements Reason {
     @Override
     public String words() {
-      return "The label says %s: a date once printed never moves later.".formatted(printed);
+      return "%s was printed or told before: such a date never moves later.".formatted(printed);
     }
   }
 }

@@ -192,6 +192,12 @@ class Batch {
     step++;
   }
 
+  /** What was measured as a step ended is put in afterwards. */
+  void measured(int index, StepDone.Report report) {
+    StepDone done = steps.get(index);
+    done.end(done.endedAt(), report);
+  }
+
   StepDone present() {
     return steps.get(step);
   }

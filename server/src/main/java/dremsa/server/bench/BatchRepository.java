@@ -10,6 +10,8 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface BatchRepository extends JpaRepository<Batch, UUID> {
   Optional<Batch> findByIdAndHouseholdId(UUID id, UUID household);
 
+  Optional<Batch> findByHouseholdIdAndCode(UUID household, String code);
+
   List<Batch> findByHouseholdIdAndStatusInOrderByStartedAt(
       UUID household, Collection<Batch.Status> statuses);
 

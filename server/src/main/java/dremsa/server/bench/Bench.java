@@ -104,7 +104,7 @@ public class Bench {
             UUID.randomUUID(),
             household,
             new Batch.Naming(
-                code(formula, repository.countByHouseholdId(household) + 1),
+                code(household, formula),
                 formula.id(),
                 formulas.keepForBatch(household, formula.id(), at).orElse(null),
                 formula.name()),
@@ -241,14 +241,20 @@ public class Bench {
   }
 
   /** Initials and a running number: short enough to write on tape. */
-  private static String code(Formula formula, long number) {
+  private String code(UUID household, Formula formula) {
     StringBuilder initials = new StringBuilder();
     for (String word : formula.name().split("[^\\p{L}]+")) {
       if (!word.isEmpty() && initials.length() < 3) {
         initials.appendCodePoint(word.codePointAt(0));
       }
     }
-    return initials.toString().toUpperCase(Locale.ROOT) + "-" + number;
+    String letters = initials.toString().toUpperCase(Locale.ROOT) + "-";
+    long number = repository.countByHouseholdId(household) + 1;
+    // Batches read in from a table bring codes of their own.
+    while (repository.findByHouseholdIdAndCode(household, letters + number).isPresent()) {
+      number++;
+    }
+    return letters + number;
   }
 
   /** What the maker says when a step is done; empty fields were not said. */

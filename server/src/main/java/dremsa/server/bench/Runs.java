@@ -60,6 +60,21 @@ public class Runs {
     return record(found, found.endedAt() == null ? found.startedAt() : found.endedAt());
   }
 
+  /** The batch of a code. */
+  @Transactional(readOnly = true)
+  public Optional<UUID> byCode(UUID household, String code) {
+    return repository.findByHouseholdIdAndCode(household, code).map(Batch::id);
+  }
+
+  /** The batch of a code as it really was, if it came to bottles. */
+  @Transactional(readOnly = true)
+  public Optional<BatchRecord> bottled(UUID household, String code) {
+    return repository
+        .findByHouseholdIdAndCode(household, code)
+        .filter(batch -> batch.status() == Batch.Status.BOTTLED)
+        .map(batch -> record(batch, batch.endedAt()));
+  }
+
   /**
    * A batch brewed from a formula.
    *

@@ -66,7 +66,7 @@ public class Happening {
 
   protected Happening() {}
 
-  Happening(
+  public Happening(
       UUID householdId,
       UUID batchId,
       UUID bottleId,
@@ -83,6 +83,12 @@ public class Happening {
     this.kind = kind;
     this.millilitres = millilitres;
     this.detail = detail;
+  }
+
+  /** A table that is read in knows better how much it was, and what. */
+  public void putRight(Double betterMillilitres, String betterDetail) {
+    millilitres = betterMillilitres;
+    detail = betterDetail;
   }
 
   /** Marks it as undone; it stays readable. */

@@ -12,6 +12,8 @@ interface HappeningRepository extends JpaRepository<Happening, Long> {
   Optional<Happening> findFirstByHouseholdIdAndBottleIdAndUndoneFalseAndKindNotInOrderByIdDesc(
       UUID household, UUID bottle, Collection<Happening.Kind> kinds);
 
+  List<Happening> findByHouseholdIdAndBatchIdOrderById(UUID household, UUID batch);
+
   List<Happening> findByHouseholdIdAndChangeIdOrderById(UUID household, UUID change);
 
   List<Happening> findByHouseholdIdAndBottleIdOrderByHappenedAtDescIdDesc(

@@ -56,6 +56,20 @@ public class History {
     repository.save(new Happening(household, batch, bottle, change, at, kind, millilitres, kept));
   }
 
+  /** Everything on record of a batch and its bottles, the oldest first. */
+  public List<Happening> allOf(UUID household, UUID batch) {
+    return repository.findByHouseholdIdAndBatchIdOrderById(household, batch);
+  }
+
+  /** Writes down what a table says; of what was undone it says so. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void take(Happening happening, boolean undone) {
+    if (undone) {
+      happening.undo();
+    }
+    repository.save(happening);
+  }
+
   /**
    * The last thing that was done to a bottle and was not undone. What befell the whole fridge is
    * taken back there, and a printed label cannot be unprinted.

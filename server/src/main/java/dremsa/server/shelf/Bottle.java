@@ -13,6 +13,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** A container holding part of a batch. */
 @Entity
@@ -74,6 +75,9 @@ class Bottle {
   /** On a label that was printed; it never moves later. */
   private LocalDate printedDay;
 
+  /** Told by a table that was read in; it never moves later either. */
+  private LocalDate toldDay;
+
   @Enumerated(EnumType.STRING)
   @Column(columnDefinition = "varchar(20)")
   private Place firstPlace;
@@ -130,6 +134,40 @@ class Bottle {
     sterilisedAt = at;
   }
 
+  /** What a table tells of a bottle beside its filling. */
+  record Told(
+      double leftMl,
+      Place place,
+      Place firstPlace,
+      School school,
+      boolean cleanWorking,
+      @Nullable LocalDate printedDay,
+      @Nullable Instant sterilisedAt,
+      @Nullable UUID parentId) {}
+
+  /** It stood elsewhere before: this is how it is now. */
+  void tell(Told told) {
+    leftMl = told.leftMl();
+    place = told.place();
+    firstPlace = told.firstPlace();
+    school = told.school();
+    cleanWorking = told.cleanWorking();
+    printedDay = told.printedDay();
+    sterilisedAt = told.sterilisedAt();
+    parentId = told.parentId();
+  }
+
+  /** It was told another last day once: an earlier one binds, as a printed one does. */
+  void toldOnce(LocalDate day) {
+    toldDay = day;
+  }
+
+  /** Of a bottle that is gone: the last day that it had. */
+  void hadLastDay(LocalDate day, boolean wasMarked) {
+    lastDay = day;
+    marked = wasMarked;
+  }
+
   /** A part of a bottle in a container of its own; it has stood where that stood. */
   Bottle parted(int partNumber, Container into, double size, double millilitres) {
     Bottle part = new Bottle();
@@ -155,6 +193,7 @@ class Bottle {
     part.school = school;
     part.cleanWorking = cleanWorking;
     part.printedDay = printedDay;
+    part.toldDay = toldDay;
     part.parentId = id;
     part.status = Status.STANDING;
     return part;
@@ -306,6 +345,14 @@ class Bottle {
 
   LocalDate printedDay() {
     return printedDay;
+  }
+
+  /** No last day is later than this one; null where none was ever told. */
+  @Nullable LocalDate promisedDay() {
+    if (printedDay == null || toldDay == null) {
+      return printedDay == null ? toldDay : printedDay;
+    }
+    return printedDay.isBefore(toldDay) ? printedDay : toldDay;
   }
 
   Place firstPlace() {

@@ -10,6 +10,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** Something that happened to a bottle and counts for how long it keeps. */
 @Entity
@@ -93,6 +94,31 @@ class BottleEvent {
     event.cause = bottle.school().name() + (bottle.cleanWorking() ? "+" : "");
     return event;
   }
+
+  /**
+   * An event as a table says it.
+   *
+   * @param told which of them counts depends on the kind
+   */
+  static BottleEvent told(Bottle bottle, UUID change, Instant at, Kind kind, Told told) {
+    BottleEvent event = new BottleEvent(bottle, change, at, kind);
+    event.place = told.place();
+    event.hours = told.hours();
+    event.celsius = told.celsius();
+    event.cause = told.cause();
+    event.ownMl = told.ownMl();
+    event.other = told.other();
+    return event;
+  }
+
+  /** What is told of an event. */
+  record Told(
+      @Nullable Place place,
+      @Nullable Double hours,
+      @Nullable Double celsius,
+      String cause,
+      @Nullable Double ownMl,
+      @Nullable String other) {}
 
   /** The same event in the life of a part of this bottle. */
   BottleEvent of(Bottle part) {

@@ -7,5 +7,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface BottleEventRepository extends JpaRepository<BottleEvent, Long> {
   List<BottleEvent> findByBottleIdAndUndoneFalseOrderByHappenedAtAscIdAsc(UUID bottle);
 
+  List<BottleEvent> findByBottleIdOrderById(UUID bottle);
+
   List<BottleEvent> findByHouseholdIdAndChangeId(UUID household, UUID change);
 }

@@ -14,6 +14,8 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
   List<Bottle> findByHouseholdIdAndStatusOrderByLastDayAscRunsOutAscNumberAsc(
       UUID household, Bottle.Status status, Pageable page);
 
+  Optional<Bottle> findByHouseholdIdAndCodeAndNumber(UUID household, String code, int number);
+
   List<Bottle> findByHouseholdIdAndStatus(UUID household, Bottle.Status status);
 
   @Query(

@@ -12,6 +12,7 @@ import dremsa.server.history.History;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.kitchens.Kitchens;
+import dremsa.server.tables.CsvText;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.time.DateTimeException;
@@ -168,7 +169,7 @@ class FridgeController {
     return carryOut(household, order, look, now, new LoggerFile.Read(List.of(), List.of()), null);
   }
 
-  private static Instant endOf(List<KeepEvent.FridgeWarmed> pieces) {
+  static Instant endOf(List<KeepEvent.FridgeWarmed> pieces) {
     KeepEvent.FridgeWarmed last = pieces.get(pieces.size() - 1);
     return last.at().plusMillis(Math.round(last.hours() * 3_600_000));
   }
@@ -186,7 +187,7 @@ class FridgeController {
       @RequestParam(defaultValue = "AUTO") LoggerFile.Unit unit,
       @RequestParam(defaultValue = "") String zone,
       @RequestParam(defaultValue = "false") boolean look,
-      @RequestBody String file) {
+      @RequestBody byte[] file) {
     Household household = households.of(member.household());
     ZoneId of;
     try {
@@ -195,7 +196,7 @@ class FridgeController {
       throw Problem.invalid(FieldProblem.of("zone", zone, "There is no such time zone."));
     }
     Instant now = households.now(household);
-    LoggerFile.Read read = LoggerFile.read(file, unit, of, now);
+    LoggerFile.Read read = LoggerFile.read(CsvText.decode(file), unit, of, now);
     FridgeLog log = FridgeLog.of(read.readings());
     Instant from =
         read.readings().stream().map(FridgeLog.Reading::at).min(Instant::compareTo).orElseThrow();
@@ -237,6 +238,7 @@ class FridgeController {
       FridgeEvent event =
           repository.saveAndFlush(
               new FridgeEvent(
+                  UUID.randomUUID(),
                   household,
                   order.from(),
                   order.to(),

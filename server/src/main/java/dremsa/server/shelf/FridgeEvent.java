@@ -25,8 +25,14 @@ class FridgeEvent {
   protected FridgeEvent() {}
 
   FridgeEvent(
-      UUID householdId, Instant fromAt, Instant toAt, String words, String pieces, Instant madeAt) {
-    this.id = UUID.randomUUID();
+      UUID id,
+      UUID householdId,
+      Instant fromAt,
+      Instant toAt,
+      String words,
+      String pieces,
+      Instant madeAt) {
+    this.id = id;
     this.householdId = householdId;
     this.fromAt = fromAt;
     this.toAt = toAt;

@@ -7,6 +7,8 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface FridgeEventRepository extends JpaRepository<FridgeEvent, UUID> {
+  List<FridgeEvent> findByHouseholdId(UUID household);
+
   List<FridgeEvent> findByHouseholdIdAndUndoneFalseAndToAtAfterOrderByFromAt(
       UUID household, Instant after);
 

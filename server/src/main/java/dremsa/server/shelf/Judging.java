@@ -70,6 +70,32 @@ class Judging {
                 .toList()));
   }
 
+  /** What was warm about a fridge. */
+  List<PieceJson> pieces(FridgeEvent event) {
+    return stored.read(event.pieces(), Pieces.class).pieces();
+  }
+
+  /** Whether a text says what was poured in, as this class writes it. */
+  boolean readable(String other) {
+    try {
+      inherited(other);
+      return true;
+    } catch (RuntimeException e) {
+      return false;
+    }
+  }
+
+  private Inherited inherited(String json) {
+    OtherJson other = stored.read(json, OtherJson.class);
+    return new Inherited(
+        other.name(),
+        other.contents().toCore(),
+        other.age().keepingClass(),
+        other.age().spentShare(),
+        other.age().strained(),
+        other.age().runsOut());
+  }
+
   String write(Inherited other) {
     return stored.write(
         new OtherJson(
@@ -88,7 +114,7 @@ class Judging {
     /** The same bottle, had it been kept otherwise. */
     Verdict judge(Keeping otherwise, Instant now) {
       Verdict verdict = otherwise.judge(batch.brew(), batch.prediction(), now);
-      return bottle.printedDay() == null ? verdict : verdict.notAfter(bottle.printedDay());
+      return bottle.promisedDay() == null ? verdict : verdict.notAfter(bottle.promisedDay());
     }
   }
 
@@ -103,7 +129,7 @@ class Judging {
     for (FridgeEvent event :
         fridge.findByHouseholdIdAndUndoneFalseAndToAtAfterOrderByFromAt(
             bottle.householdId(), bottle.filledAt())) {
-      for (PieceJson p : stored.read(event.pieces(), Pieces.class).pieces()) {
+      for (PieceJson p : pieces(event)) {
         all.add(new KeepEvent.FridgeWarmed(p.at(), p.hours(), p.celsius(), p.cause()));
       }
     }
@@ -128,20 +154,9 @@ class Judging {
               new KeepEvent.Warmed(
                   event.happenedAt(), event.hours(), event.celsius(), event.cause()));
       case OPENED -> into.add(new KeepEvent.Opened(event.happenedAt()));
-      case JOINED -> {
-        OtherJson other = stored.read(event.other(), OtherJson.class);
-        into.add(
-            new KeepEvent.Joined(
-                event.happenedAt(),
-                event.ownMl(),
-                new Inherited(
-                    other.name(),
-                    other.contents().toCore(),
-                    other.age().keepingClass(),
-                    other.age().spentShare(),
-                    other.age().strained(),
-                    other.age().runsOut())));
-      }
+      case JOINED ->
+          into.add(
+              new KeepEvent.Joined(event.happenedAt(), event.ownMl(), inherited(event.other())));
       case SCHOOL -> {
         // The bottle itself knows the school that it is kept by now.
       }

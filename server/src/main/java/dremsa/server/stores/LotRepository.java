@@ -6,6 +6,8 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface LotRepository extends JpaRepository<Lot, UUID> {
+  List<Lot> findByHouseholdId(UUID household);
+
   Optional<Lot> findByIdAndHouseholdId(UUID id, UUID household);
 
   List<Lot> findByHouseholdIdAndEndedAtIsNullOrderByGotOn(UUID household);

@@ -101,6 +101,17 @@ public class Stores implements LotPrices {
     return lot;
   }
 
+  /** A lot as a table tells it: some of it may be gone. */
+  void take(UUID household, Lot lot, double leftGrams, @Nullable Instant ended, Instant at) {
+    if (lots.countByHouseholdId(household) >= MOST_LOTS) {
+      throw Problem.conflict("There are " + MOST_LOTS + " lots already.");
+    }
+    lot.take(lot.grams() - leftGrams);
+    lot.end(ended);
+    lots.saveAndFlush(lot);
+    note(lot, null, at, LotHappening.Kind.GOT, -leftGrams, "");
+  }
+
   private Material known(UUID household, String material) {
     return materials
         .of(household)

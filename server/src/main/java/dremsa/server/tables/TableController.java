@@ -1,10 +1,10 @@
-package dremsa.server.backup;
+package dremsa.server.tables;
 
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
 import dremsa.server.http.Problem;
-import io.swagger.v3.oas.annotations.Hidden;
+import io.swagger.v3.oas.annotations.Operation;
 import java.io.IOException;
 import java.io.OutputStreamWriter;
 import java.io.UncheckedIOException;
@@ -15,6 +15,8 @@ import java.sql.Timestamp;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -25,53 +27,38 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
-/** Tables for a spreadsheet: CSV by RFC 4180, UTF-8, moments in the household's own time. */
+/**
+ * Tables for a spreadsheet, out and in: CSV by RFC 4180, UTF-8, moments in the household's own
+ * time.
+ */
 @RestController
-@Hidden
 class TableController {
   private static final DateTimeFormatter LOCAL = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss");
 
-  /** What can be had; each names its columns as the file's header does. */
-  private static final Map<String, String> TABLES =
-      Map.of(
-          "batches",
-          "select code, formula_name as name, formula_id as formula, status, started_at as started,"
-              + " ended_at as ended, bottled_ml, scale from batch where household_id = ?"
-              + " order by started_at, code",
-          "bottles",
-          "select code, number, name, container, size_ml, filled_ml, left_ml, place,"
-              + " filled_at as filled, last_day, marked, school, printed_day, status,"
-              + " end_reason as reason, ended_at as ended from bottle where household_id = ?"
-              + " order by filled_at, code, number",
-          "events",
-          "select h.happened_at as time, h.kind, b.code, t.number as bottle, h.millilitres,"
-              + " h.detail, h.undone from happening h join batch b on b.id = h.batch_id"
-              + " left join bottle t on t.id = h.bottle_id where h.household_id = ?"
-              + " order by h.happened_at, h.id",
-          "readings",
-          "select e.entered_at as time, b.code, e.step_index + 1 as step, e.kind, e.amount,"
-              + " e.subject, e.words, e.source from batch_entry e join batch b on b.id = e.batch_id"
-              + " where e.household_id = ? order by e.entered_at, e.id",
-          "stores",
-          "select material_id as material, origin, grams, left_grams, got_on, opened_on, price,"
-              + " place, note, ended_at as ended from lot where household_id = ?"
-              + " order by got_on, material_id");
+  /** Lines that belong together have the same number there. */
+  private static final String CHANGE = "change";
 
   private final JdbcTemplate jdbc;
   private final Households households;
+  private final TableReader reader;
 
-  TableController(JdbcTemplate jdbc, Households households) {
+  TableController(JdbcTemplate jdbc, Households households, TableReader reader) {
     this.jdbc = jdbc;
     this.households = households;
+    this.reader = reader;
   }
 
+  @Operation(summary = "A table for a spreadsheet", hidden = true)
   @GetMapping("/api/tables/{table}.csv")
-  ResponseEntity<StreamingResponseBody> table(
+  ResponseEntity<StreamingResponseBody> write(
       @AuthenticationPrincipal Member member, @PathVariable String table) {
-    String sql = TABLES.get(table);
+    String sql = TableQueries.ALL.get(table);
     if (sql == null) {
       throw Problem.notFound("table");
     }
@@ -88,21 +75,39 @@ class TableController {
             });
   }
 
+  @Operation(
+      summary = "Reads a table in, or shows what it would do",
+      description =
+          "The columns are those that the table is written out with, in any order; commas,"
+              + " semicolons or tabs between them. A line that stands there already is passed over;"
+              + " with a line that is wrong nothing is kept.")
+  @PostMapping(path = "/api/tables/{table}", consumes = "text/csv")
+  TableReader.TableOutcome read(
+      @AuthenticationPrincipal Member member,
+      @PathVariable String table,
+      @RequestParam(defaultValue = "false") boolean look,
+      @RequestBody byte[] file) {
+    return reader.read(member.household(), table, CsvText.decode(file), look);
+  }
+
   private void write(String sql, UUID household, ZoneId zone, CSVPrinter csv) {
+    int places = (int) sql.chars().filter(c -> c == '?').count();
     jdbc.query(
         sql,
         (ResultSet rows) -> {
           try {
-            csv.printRecord(header(rows));
+            List<String> header = header(rows);
+            csv.printRecord(header);
+            Map<String, Integer> changes = new HashMap<>();
             while (rows.next()) {
-              csv.printRecord(line(rows, zone));
+              csv.printRecord(line(rows, header, zone, changes));
             }
           } catch (IOException e) {
             throw new UncheckedIOException(e);
           }
           return null;
         },
-        household.toString());
+        Collections.nCopies(places, household.toString()).toArray());
   }
 
   private static List<String> header(ResultSet rows) throws SQLException {
@@ -113,14 +118,19 @@ class TableController {
     return names;
   }
 
-  private static List<Object> line(ResultSet rows, ZoneId zone) throws SQLException {
+  private static List<Object> line(
+      ResultSet rows, List<String> header, ZoneId zone, Map<String, Integer> changes)
+      throws SQLException {
     List<Object> line = new ArrayList<>();
-    for (int i = 1; i <= rows.getMetaData().getColumnCount(); i++) {
+    for (int i = 1; i <= header.size(); i++) {
       Object value = rows.getObject(i);
-      line.add(
-          value instanceof Timestamp moment
-              ? LOCAL.format(moment.toInstant().atZone(zone))
-              : value);
+      if (value instanceof Timestamp moment) {
+        line.add(LOCAL.format(moment.toInstant().atZone(zone)));
+      } else if (value != null && header.get(i - 1).equals(CHANGE)) {
+        line.add(changes.computeIfAbsent(value.toString(), id -> changes.size() + 1));
+      } else {
+        line.add(value);
+      }
     }
     return line;
   }

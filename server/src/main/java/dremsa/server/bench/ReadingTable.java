@@ -1,0 +1,153 @@
+package dremsa.server.bench;
+
+import dremsa.server.tables.Row;
+import dremsa.server.tables.TableIn;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** What was read, measured and noted while a batch was brewed. */
+@Component
+class ReadingTable implements TableIn {
+  private static final double MOST = 100_000;
+  private static final int WORDS = 400;
+
+  private final BatchRepository repository;
+  private final EntryRepository entries;
+
+  ReadingTable(BatchRepository repository, EntryRepository entries) {
+    this.repository = repository;
+    this.entries = entries;
+  }
+
+  /** Lines of the log, and what was measured as a step ended. */
+  private enum Kind {
+    TEMPERATURE,
+    WEIGHT,
+    VOLUME,
+    PH,
+    INGREDIENT,
+    SMELL,
+    SHAKEN,
+    NOTE,
+    MEASURED_ML,
+    MEASURED_C,
+    MEASURED_G,
+    MEASURED_PH
+  }
+
+  @Override
+  public String name() {
+    return "readings";
+  }
+
+  @Override
+  public List<String> columns() {
+    return List.of("time", "code", "step", "kind", "amount", "subject", "words", "source");
+  }
+
+  @Override
+  public Taking begin(UUID household, Instant now) {
+    return new Reading(household, now);
+  }
+
+  private final class Reading implements Taking {
+    private final UUID household;
+    private final Instant now;
+    private final Map<String, Optional<Batch>> batches = new HashMap<>();
+
+    /** What stood there before the file, each to be met once. */
+    private final Map<UUID, List<BatchEntry>> there = new HashMap<>();
+
+    private Reading(UUID household, Instant now) {
+      this.household = household;
+      this.now = now;
+    }
+
+    @Override
+    public Taken take(Row row) {
+      String code = row.needed("code", BatchTable.CODE);
+      Optional<Batch> found =
+          batches.computeIfAbsent(code, c -> repository.findByHouseholdIdAndCode(household, c));
+      if (found.isEmpty()) {
+        return Taken.leftOut("There is no batch " + code + " here.");
+      }
+      Batch batch = found.get();
+      int step = (int) row.neededNumber("step", 1, batch.steps().size()) - 1;
+      Kind kind = row.choice("kind", Kind.class, null);
+      Double amount = row.number("amount", -100, MOST);
+      if (kind.ordinal() >= Kind.MEASURED_ML.ordinal()) {
+        return measured(batch, step, kind, amount);
+      }
+      Instant at = row.past("time", now);
+      String subject = row.text("subject", 80);
+      String source = row.text("source", 80);
+      BatchEntry.What what =
+          new BatchEntry.What(
+              BatchEntry.Kind.valueOf(kind.name()),
+              amount,
+              subject.isEmpty() ? null : subject,
+              row.text("words", WORDS),
+              source.isEmpty() ? BatchEntry.TYPED : source);
+      List<BatchEntry> before =
+          there.computeIfAbsent(
+              batch.id(), id -> new ArrayList<>(entries.findByBatchIdOrderByEnteredAtAscIdAsc(id)));
+      if (TableIn.met(
+          before,
+          e ->
+              e.stepIndex() == step
+                  && e.what().equals(what)
+                  && second(e.enteredAt()).equals(second(at)))) {
+        return Taken.THERE;
+      }
+      entries.save(new BatchEntry(batch, step, at, what));
+      return Taken.NEW;
+    }
+
+    private Taken measured(Batch batch, int step, Kind kind, Double amount) {
+      if (amount == null) {
+        throw new Row.WrongException("amount", "This is missing.");
+      }
+      StepDone.State state = batch.steps().get(step);
+      Double before =
+          switch (kind) {
+            case MEASURED_ML -> state.measuredMl();
+            case MEASURED_C -> state.measuredC();
+            case MEASURED_G -> state.measuredG();
+            default -> state.measuredPh();
+          };
+      if (Objects.equals(before, amount)) {
+        return Taken.THERE;
+      }
+      batch.measured(
+          step,
+          new StepDone.Report(
+              state.timing(),
+              state.cueSeen(),
+              kind == Kind.MEASURED_ML ? amount : state.measuredMl(),
+              kind == Kind.MEASURED_C ? amount : state.measuredC(),
+              kind == Kind.MEASURED_G ? amount : state.measuredG(),
+              kind == Kind.MEASURED_PH ? amount : state.measuredPh(),
+              state.note()));
+      repository.save(batch);
+      return Taken.NEW;
+    }
+
+    @Override
+    public void end() {
+      entries.flush();
+      repository.flush();
+    }
+  }
+
+  private static Instant second(Instant at) {
+    return at.truncatedTo(ChronoUnit.SECONDS);
+  }
+}

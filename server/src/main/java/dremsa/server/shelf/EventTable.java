@@ -1,0 +1,334 @@
+package dremsa.server.shelf;
+
+import dremsa.core.keep.KeepEvent;
+import dremsa.core.kitchen.Climate;
+import dremsa.core.kitchen.Place;
+import dremsa.server.bench.Runs;
+import dremsa.server.history.Happening;
+import dremsa.server.history.History;
+import dremsa.server.kitchens.Kitchens;
+import dremsa.server.tables.Row;
+import dremsa.server.tables.TableIn;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/**
+ * What happened to batches and bottles that are known. It is the record: how much is left of a
+ * bottle stands in the table of the bottles. What counts for keeping counts as if it had been
+ * tapped, and every bottle is reckoned anew at the end.
+ */
+@Component
+class EventTable implements TableIn {
+  /** The kind of a line that tells of the whole fridge. */
+  private static final String FRIDGE = "FRIDGE";
+
+  private static final int DETAIL = 500;
+  private static final int CAUSE = 200;
+  private static final int OTHER = 20_000;
+
+  /** A batch read in from a table has these already, of its own making. */
+  private static final Set<Happening.Kind> OF_THE_BATCH =
+      EnumSet.of(Happening.Kind.STARTED, Happening.Kind.BOTTLED, Happening.Kind.GIVEN_UP);
+
+  private final BottleRepository bottles;
+  private final BottleEventRepository events;
+  private final FridgeEventRepository fridge;
+  private final Judging judging;
+  private final Runs runs;
+  private final History history;
+  private final Kitchens kitchens;
+
+  EventTable(
+      BottleRepository bottles,
+      BottleEventRepository events,
+      FridgeEventRepository fridge,
+      Judging judging,
+      Runs runs,
+      History history,
+      Kitchens kitchens) {
+    this.bottles = bottles;
+    this.events = events;
+    this.fridge = fridge;
+    this.judging = judging;
+    this.runs = runs;
+    this.history = history;
+    this.kitchens = kitchens;
+  }
+
+  @Override
+  public String name() {
+    return "events";
+  }
+
+  @Override
+  public List<String> columns() {
+    return List.of(
+        "time",
+        "kind",
+        "code",
+        "bottle",
+        "millilitres",
+        "detail",
+        "undone",
+        "silent",
+        "change",
+        "place",
+        "hours",
+        "celsius",
+        "cause",
+        "own_ml",
+        "other");
+  }
+
+  @Override
+  public Taking begin(UUID household, Instant now) {
+    return new Reading(household, now);
+  }
+
+  /** Pieces of one warm spell of the fridge. */
+  private record Spell(
+      UUID id, String words, boolean undone, List<KeepEvent.FridgeWarmed> pieces) {}
+
+  private final class Reading implements Taking {
+    private final UUID household;
+    private final Instant now;
+    private final Climate climate;
+    private final Map<String, Optional<UUID>> batches = new HashMap<>();
+    private final Map<Integer, UUID> changes = new HashMap<>();
+    private final Map<UUID, List<Happening>> told = new HashMap<>();
+    private final Map<UUID, List<BottleEvent>> kept = new HashMap<>();
+    private final Map<Integer, Spell> spells = new LinkedHashMap<>();
+
+    /** What is known of the fridge: words and second of each piece. */
+    private final Set<String> knownPieces = new HashSet<>();
+
+    private Reading(UUID household, Instant now) {
+      this.household = household;
+      this.now = now;
+      this.climate = kitchens.of(household).climate();
+      for (FridgeEvent event : fridge.findByHouseholdId(household)) {
+        judging.pieces(event).forEach(p -> knownPieces.add(piece(event.words(), p.at())));
+      }
+    }
+
+    private String piece(String words, Instant at) {
+      return words + "@" + second(at);
+    }
+
+    @Override
+    public Taken take(Row row) {
+      Instant at = row.past("time", now.plus(1, ChronoUnit.SECONDS));
+      if (row.text("kind", 40).equalsIgnoreCase(FRIDGE)) {
+        return fridge(row, at);
+      }
+      String code = row.needed("code", BottleTable.CODE);
+      Optional<UUID> batch = batches.computeIfAbsent(code, c -> runs.byCode(household, c));
+      if (batch.isEmpty()) {
+        return Taken.leftOut("There is no batch " + code + " here.");
+      }
+      Double number = row.number("bottle", 1, 1000);
+      Bottle bottle = null;
+      if (number != null) {
+        Optional<Bottle> found =
+            bottles.findByHouseholdIdAndCodeAndNumber(household, code, number.intValue());
+        if (found.isEmpty()) {
+          return Taken.leftOut("There is no bottle %.0f of %s here.".formatted(number, code));
+        }
+        bottle = found.get();
+      }
+      if (row.yes("silent")) {
+        if (bottle == null) {
+          throw new Row.WrongException("bottle", "This is missing.");
+        }
+        BottleEvent.Kind kind = row.choice("kind", BottleEvent.Kind.class, null);
+        return keep(row, bottle, at, kind) ? Taken.NEW : Taken.THERE;
+      }
+      return happened(row, batch.get(), bottle, at);
+    }
+
+    private Taken happened(Row row, UUID batch, Bottle bottle, Instant at) {
+      Happening.Kind kind = row.choice("kind", Happening.Kind.class, null);
+      Double ml = row.number("millilitres", 0, 1e6);
+      String detail = row.text("detail", DETAIL);
+      UUID bottleId = bottle == null ? null : bottle.id();
+      List<Happening> before =
+          told.computeIfAbsent(batch, id -> new ArrayList<>(history.allOf(household, id)));
+      Happening[] alike = new Happening[1];
+      boolean met =
+          TableIn.met(
+              before,
+              h -> {
+                boolean same =
+                    h.kind() == kind
+                        && second(h.happenedAt()).equals(second(at))
+                        && Objects.equals(h.bottleId(), bottleId)
+                        && (OF_THE_BATCH.contains(kind)
+                            || Objects.equals(h.millilitres(), ml) && h.detail().equals(detail));
+                alike[0] = same ? h : null;
+                return same;
+              });
+      if (met) {
+        if (!alike[0].detail().equals(detail) || !Objects.equals(alike[0].millilitres(), ml)) {
+          alike[0].putRight(ml, detail);
+          return Taken.NEW;
+        }
+        return Taken.THERE;
+      }
+      UUID change = change(row);
+      history.take(
+          new Happening(household, batch, bottleId, change, at, kind, ml, detail),
+          row.yes("undone"));
+      if (bottle != null) {
+        BottleEvent.Kind counts = counts(kind);
+        if (counts != null) {
+          keep(row, bottle, at, counts);
+        }
+      }
+      return Taken.NEW;
+    }
+
+    private BottleEvent.Kind counts(Happening.Kind kind) {
+      return switch (kind) {
+        case LEFT_OUT -> BottleEvent.Kind.WARMED;
+        case MOVED, FROZEN, THAWED -> BottleEvent.Kind.MOVED;
+        case OPENED -> BottleEvent.Kind.OPENED;
+        case POURED_IN -> BottleEvent.Kind.JOINED;
+        case SCHOOL_CHANGED -> BottleEvent.Kind.SCHOOL;
+        default -> null;
+      };
+    }
+
+    private UUID change(Row row) {
+      Double number = row.number("change", 0, 1e9);
+      return number == null
+          ? null
+          : changes.computeIfAbsent(number.intValue(), n -> UUID.randomUUID());
+    }
+
+    /** Keeps what counts for how long a bottle keeps; false where it stands there already. */
+    private boolean keep(Row row, Bottle bottle, Instant at, BottleEvent.Kind kind) {
+      BottleEvent.Told said = said(row, kind);
+      // A line of the history tells when it was back, a line of its own when it began.
+      Instant began =
+          kind == BottleEvent.Kind.WARMED && !row.yes("silent")
+              ? at.minusMillis(Math.round(said.hours() * 3_600_000))
+              : at;
+      List<BottleEvent> before =
+          kept.computeIfAbsent(
+              bottle.id(), id -> new ArrayList<>(events.findByBottleIdOrderById(id)));
+      if (TableIn.met(
+          before, e -> e.kind() == kind && second(e.happenedAt()).equals(second(began)))) {
+        return false;
+      }
+      UUID change = change(row);
+      BottleEvent event =
+          BottleEvent.told(bottle, change == null ? UUID.randomUUID() : change, began, kind, said);
+      if (row.yes("undone")) {
+        event.undo();
+      }
+      events.save(event);
+      return true;
+    }
+
+    private BottleEvent.Told said(Row row, BottleEvent.Kind kind) {
+      Happening.Kind happening =
+          row.yes("silent") ? null : row.choice("kind", Happening.Kind.class, null);
+      Place usual =
+          happening == Happening.Kind.FROZEN
+              ? Place.FREEZER
+              : happening == Happening.Kind.THAWED ? Place.FRIDGE : null;
+      Double hours = row.number("hours", 1e-6, BottleTaps.LONGEST_H);
+      Double celsius = row.number("celsius", -40, 60);
+      Double ownMl = row.number("own_ml", 1e-6, 1e6);
+      String other = row.text("other", OTHER);
+      String cause = row.text("cause", CAUSE);
+      Place place = null;
+      switch (kind) {
+        case WARMED -> {
+          if (hours == null) {
+            throw new Row.WrongException("hours", "Say for how long.");
+          }
+          celsius = celsius == null ? Place.ROOM.celsius(climate) : celsius;
+          cause = cause.isEmpty() ? "Left out" : cause;
+        }
+        case MOVED -> place = row.choice("place", Place.class, usual);
+        case JOINED -> {
+          if (ownMl == null || !judging.readable(other)) {
+            throw new Row.WrongException(
+                "other", "What was poured in must be told as Dremsa writes it.");
+          }
+        }
+        default -> {
+          // Nothing more is told of it.
+        }
+      }
+      return new BottleEvent.Told(
+          place, hours, celsius, cause, ownMl, other.isEmpty() ? null : other);
+    }
+
+    private Taken fridge(Row row, Instant at) {
+      String words = row.needed("detail", CAUSE);
+      if (knownPieces.contains(piece(words, at))) {
+        return Taken.THERE;
+      }
+      double hours = row.neededNumber("hours", 1e-6, BottleTaps.LONGEST_H);
+      double celsius = row.neededNumber("celsius", -40, 60);
+      String cause = row.text("cause", CAUSE);
+      Double number = row.number("change", 0, 1e9);
+      int key = number == null ? -1 - spells.size() : number.intValue();
+      boolean undone = row.yes("undone");
+      spells
+          .computeIfAbsent(
+              key,
+              k ->
+                  new Spell(
+                      changes.computeIfAbsent(k, n -> UUID.randomUUID()),
+                      words,
+                      undone,
+                      new ArrayList<>()))
+          .pieces()
+          .add(
+              new KeepEvent.FridgeWarmed(
+                  at, hours, celsius, cause.isEmpty() ? "Warm fridge" : cause));
+      return Taken.NEW;
+    }
+
+    @Override
+    public void end() {
+      for (Spell spell : spells.values()) {
+        FridgeEvent event =
+            new FridgeEvent(
+                spell.id(),
+                household,
+                spell.pieces().get(0).at(),
+                FridgeController.endOf(spell.pieces()),
+                spell.words(),
+                judging.write(spell.pieces()),
+                now);
+        if (spell.undone()) {
+          event.undo();
+        }
+        fridge.save(event);
+      }
+      fridge.flush();
+      events.flush();
+      judging.savedAll(household, now);
+    }
+  }
+
+  private static Instant second(Instant at) {
+    return at.truncatedTo(ChronoUnit.SECONDS);
+  }
+}

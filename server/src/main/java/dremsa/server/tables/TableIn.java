@@ -1,0 +1,62 @@
+package dremsa.server.tables;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.Predicate;
+
+/** A table that can be read in. */
+public interface TableIn {
+  /** As in the address of the table. */
+  String name();
+
+  /** Its columns, as they are written out. */
+  List<String> columns();
+
+  /** Begins to read a file. */
+  Taking begin(UUID household, Instant now);
+
+  /** A file being read. */
+  interface Taking {
+    /**
+     * Takes a line.
+     *
+     * @throws Row.WrongException when something in it is wrong; then nothing of the file is kept
+     */
+    Taken take(Row row);
+
+    /** All lines are taken. */
+    default void end() {}
+  }
+
+  /**
+   * Whether a line stands there already; each that stood there is met once, so that two alike lines
+   * of a file stay two.
+   *
+   * @param there what stood there and was not met yet
+   */
+  static <T> boolean met(List<T> there, Predicate<T> alike) {
+    for (int i = 0; i < there.size(); i++) {
+      if (alike.test(there.get(i))) {
+        there.remove(i);
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /**
+   * What became of a line.
+   *
+   * @param why it was left out; empty for what was taken or stands there already
+   */
+  record Taken(boolean taken, String why) {
+    public static final Taken NEW = new Taken(true, "");
+    public static final Taken THERE = new Taken(false, "");
+
+    /** Cannot be kept, and harms nothing by being left out. */
+    public static Taken leftOut(String why) {
+      return new Taken(false, why);
+    }
+  }
+}
