@@ -57,7 +57,9 @@ export function happened(line: Pick<HistoryLine, 'kind' | 'millilitres' | 'detai
     case 'OPENED':
       return 'opened and touched';
     case 'FROZEN':
-      return ml ? `frozen, ${ml} in ${line.detail}` : 'frozen';
+      return ml
+        ? `frozen, ${ml} in ${line.detail}`
+        : ['frozen', ...line.detail.split('; ').slice(1)].join('; ');
     case 'THAWED':
       return 'thawed';
     case 'POURED_OUT':

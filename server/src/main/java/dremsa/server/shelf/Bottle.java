@@ -168,7 +168,7 @@ class Bottle {
     marked = wasMarked;
   }
 
-  /** A part of a bottle in a container of its own; it has stood where that stood. */
+  /** A part of a bottle, frozen in a container of its own; it has stood where that stood. */
   Bottle parted(int partNumber, Container into, double size, double millilitres) {
     Bottle part = new Bottle();
     part.id = UUID.randomUUID();
@@ -192,8 +192,7 @@ class Bottle {
     part.marked = marked;
     part.school = school;
     part.cleanWorking = cleanWorking;
-    part.printedDay = printedDay;
-    part.toldDay = toldDay;
+    // What was promised of the bottle does not stand on its frozen portions.
     part.parentId = id;
     part.status = Status.STANDING;
     return part;
@@ -218,6 +217,17 @@ class Bottle {
     if (printedDay == null || lastDay.isBefore(printedDay)) {
       printedDay = lastDay;
     }
+  }
+
+  /** Frozen it keeps by other rules: what its label said does not bind any more. */
+  void unlabelled() {
+    printedDay = null;
+    toldDay = null;
+  }
+
+  /** It was not frozen after all: the label binds again. */
+  void labelledAgain(LocalDate day) {
+    printedDay = day;
   }
 
   void pourIn(double millilitres) {

@@ -9,6 +9,8 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -66,6 +68,24 @@ class BottleEvent {
     BottleEvent event = new BottleEvent(bottle, change, at, Kind.MOVED);
     event.place = to;
     return event;
+  }
+
+  /**
+   * It was frozen.
+   *
+   * @param promised the last day that its label said until then; null without one
+   */
+  static BottleEvent frozen(Bottle bottle, UUID change, Instant at, @Nullable LocalDate promised) {
+    BottleEvent event = moved(bottle, change, at, Place.FREEZER);
+    event.cause = promised == null ? "" : promised.toString();
+    return event;
+  }
+
+  /** The last day that a label said before it was frozen; empty where none did. */
+  Optional<LocalDate> promised() {
+    return kind == Kind.MOVED && !cause.isEmpty()
+        ? Optional.of(LocalDate.parse(cause))
+        : Optional.empty();
   }
 
   static BottleEvent warmed(

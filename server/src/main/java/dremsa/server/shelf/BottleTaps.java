@@ -13,6 +13,7 @@ import dremsa.server.http.Problem;
 import dremsa.server.kitchens.Kitchens;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -121,12 +122,28 @@ public class BottleTaps {
       mayFreeze(bottle);
     }
     UUID change = UUID.randomUUID();
-    events.save(BottleEvent.moved(bottle, change, at, to));
+    LocalDate promised = to == Place.FREEZER ? bottle.promisedDay() : null;
+    events.save(
+        to == Place.FREEZER
+            ? BottleEvent.frozen(bottle, change, at, promised)
+            : BottleEvent.moved(bottle, change, at, to));
+    if (promised != null) {
+      bottle.unlabelled();
+    }
     Happening.Kind kind =
         to == Place.FREEZER
             ? Happening.Kind.FROZEN
             : from == Place.FREEZER ? Happening.Kind.THAWED : Happening.Kind.MOVED;
-    note(bottle, change, at, kind, null, from.words() + " to " + to.words());
+    note(
+        bottle,
+        change,
+        at,
+        kind,
+        null,
+        from.words()
+            + " to "
+            + to.words()
+            + (promised == null ? "" : "; its label said %s: label it anew".formatted(promised)));
     judging.saved(bottle, at);
   }
 
@@ -299,6 +316,11 @@ public class BottleTaps {
                     e ->
                         bottle.keepBy(
                             School.valueOf(e.cause().replace("+", "")), e.cause().endsWith("+")));
+        case FROZEN ->
+            kept.stream()
+                .filter(e -> e.bottleId().equals(bottle.id()))
+                .flatMap(e -> e.promised().stream())
+                .forEach(bottle::labelledAgain);
         default -> {
           // Its events are all there is to it.
         }

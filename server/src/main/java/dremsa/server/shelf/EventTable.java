@@ -7,6 +7,7 @@ import dremsa.server.bench.Runs;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
 import dremsa.server.kitchens.Kitchens;
+import dremsa.server.tables.CsvText;
 import dremsa.server.tables.Row;
 import dremsa.server.tables.TableIn;
 import java.time.Instant;
@@ -263,7 +264,12 @@ class EventTable implements TableIn {
           celsius = celsius == null ? Place.ROOM.celsius(climate) : celsius;
           cause = cause.isEmpty() ? "Left out" : cause;
         }
-        case MOVED -> place = row.choice("place", Place.class, usual);
+        case MOVED -> {
+          place = row.choice("place", Place.class, usual);
+          if (!cause.isEmpty() && CsvText.day(cause).isEmpty()) {
+            throw new Row.WrongException("cause", "The day that its label said, or nothing.");
+          }
+        }
         case JOINED -> {
           if (ownMl == null || !judging.readable(other)) {
             throw new Row.WrongException(

@@ -5,6 +5,7 @@ import dremsa.core.keep.Inherited;
 import dremsa.core.keep.KeepEvent;
 import dremsa.core.keep.Keeping;
 import dremsa.core.keep.Verdict;
+import dremsa.core.kitchen.Place;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.bench.BatchRecord;
@@ -114,6 +115,10 @@ class Judging {
     /** The same bottle, had it been kept otherwise. */
     Verdict judge(Keeping otherwise, Instant now) {
       Verdict verdict = otherwise.judge(batch.brew(), batch.prediction(), now);
+      if (otherwise.stands() == Place.FREEZER && keeping.stands() != Place.FREEZER) {
+        // Asked what freezing would do: it would be labelled anew.
+        return verdict;
+      }
       return bottle.promisedDay() == null ? verdict : verdict.notAfter(bottle.promisedDay());
     }
   }
