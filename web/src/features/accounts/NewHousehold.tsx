@@ -10,6 +10,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, ask, keys, type MeasureSystem } from '../../api/client';
+import { CelsiusInput } from '../../app/CelsiusInput';
 import { said, saidElse } from '../../app/fields';
 import { MEASURES, TEMPERATURES, ZONES, ownZone } from './choices';
 
@@ -133,15 +134,17 @@ export function NewHousehold() {
             change them under the household&rsquo;s name in the top line.
           </p>
           <div className="row end">
-            <NumberInput
-              label="Room, °C"
+            <CelsiusInput
+              fahrenheit={form.degrees === 'F'}
+              label="Room"
               value={form.roomC}
               onChange={(roomC) => set({ roomC })}
               error={said(make.error, 'kitchen.roomC')}
               w={130}
             />
-            <NumberInput
-              label="Fridge, °C"
+            <CelsiusInput
+              fahrenheit={form.degrees === 'F'}
+              label="Fridge"
               value={form.fridgeC}
               onChange={(fridgeC) => set({ fridgeC })}
               error={said(make.error, 'kitchen.fridgeC')}

@@ -1,6 +1,7 @@
 import { Button, NumberInput, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { ProblemError, type Run } from '../../api/client';
+import { CelsiusInput } from '../../app/CelsiusInput';
 import { said, saidElse } from '../../app/fields';
 import { figure, type Format } from '../../app/format';
 import { DeviceTaps } from './DeviceTaps';
@@ -55,7 +56,6 @@ export function LogBook({
   const [subject, setSubject] = useState<string | null>(null);
   const remove = useRemoval(run.id);
   const worded = kind === 'SMELL' || kind === 'NOTE';
-  const fahrenheit = format.celsius(0).endsWith('F');
   const asked = tap.error instanceof ProblemError && tap.error.problem.type.endsWith('questioned');
   const enter = (sure: boolean) =>
     tap.mutate(
@@ -63,12 +63,7 @@ export function LogBook({
         path: '/entries',
         body: {
           kind,
-          amount:
-            worded || kind === 'SHAKEN' || amount === ''
-              ? undefined
-              : kind === 'TEMPERATURE' && fahrenheit
-                ? (Number(amount) - 32) / 1.8
-                : Number(amount),
+          amount: worded || kind === 'SHAKEN' || amount === '' ? undefined : Number(amount),
           subject: kind === 'INGREDIENT' ? subject : undefined,
           words: words || undefined,
           sure,
@@ -121,17 +116,24 @@ export function LogBook({
             style={{ flex: '2 1 180px' }}
           />
         ) : (
-          kind !== 'SHAKEN' && (
-            <NumberInput
-              label={
-                kind === 'TEMPERATURE' ? (fahrenheit ? '°F' : '°C') : KINDS[kind].unit || 'Amount'
-              }
+          kind !== 'SHAKEN' &&
+          (kind === 'TEMPERATURE' ? (
+            <CelsiusInput
+              label=""
               value={amount}
               onChange={setAmount}
               error={said(tap.error, 'amount')}
               w={120}
             />
-          )
+          ) : (
+            <NumberInput
+              label={KINDS[kind].unit || 'Amount'}
+              value={amount}
+              onChange={setAmount}
+              error={said(tap.error, 'amount')}
+              w={120}
+            />
+          ))
         )}
         <Button type="submit" loading={tap.isPending} style={{ height: 48 }}>
           Enter

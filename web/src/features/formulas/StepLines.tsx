@@ -2,6 +2,7 @@ import { Button, Checkbox, MultiSelect, NumberInput, Select, TextInput } from '@
 import { useRef, useState } from 'react';
 import type { Finding, Formula, ProblemError, Step } from '../../api/client';
 import { useMaterials } from '../../api/queries';
+import { CelsiusInput } from '../../app/CelsiusInput';
 import { said } from '../../app/fields';
 import { duration } from '../../app/format';
 import { moved, newStep, withStep } from './draft';
@@ -346,8 +347,8 @@ function StepForm({
           />
         )}
         {step.celsius !== undefined && (
-          <NumberInput
-            label={step.kind === 'add' ? 'Below, °C' : 'To, °C'}
+          <CelsiusInput
+            label={step.kind === 'add' ? 'Below' : 'To'}
             w={100}
             value={step.celsius}
             onChange={(v) => set({ celsius: Number(v) }, `celsius ${index}`)}

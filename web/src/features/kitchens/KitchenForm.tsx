@@ -2,6 +2,7 @@ import { Button, Checkbox, NumberInput, Select, TextInput } from '@mantine/core'
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, keys, type Household, type Kitchen } from '../../api/client';
+import { CelsiusInput } from '../../app/CelsiusInput';
 import { said } from '../../app/fields';
 import { TOOLS } from '../formulas/words';
 import { Outcome } from './Outcome';
@@ -45,22 +46,22 @@ export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: n
     >
       <h2>Climate</h2>
       <div className="row end">
-        <NumberInput
-          label="Room, °C"
+        <CelsiusInput
+          label="Room"
           w={130}
           value={form.roomC}
           onChange={(v) => set({ roomC: n(v) })}
           error={said(save.error, 'kitchen.roomC')}
         />
-        <NumberInput
-          label="Fridge, °C"
+        <CelsiusInput
+          label="Fridge"
           w={130}
           value={form.fridgeC}
           onChange={(v) => set({ fridgeC: n(v) })}
           error={said(save.error, 'kitchen.fridgeC')}
         />
-        <NumberInput
-          label="Freezer, °C"
+        <CelsiusInput
+          label="Freezer"
           w={130}
           value={form.freezerC}
           onChange={(v) => set({ freezerC: n(v) })}

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, keys, type FridgeOutcome } from '../../api/client';
 import { useFridge } from '../../api/queries';
+import { CelsiusInput } from '../../app/CelsiusInput';
 import { said, saidElse } from '../../app/fields';
 import { useFormat } from '../../app/format';
 import { done, tell } from '../../app/states';
@@ -89,8 +90,8 @@ export function FridgePage() {
               w={170}
             />
             {what === 'WARM' && (
-              <NumberInput
-                label="How warm, °C"
+              <CelsiusInput
+                label="How warm"
                 value={celsius}
                 onChange={setCelsius}
                 error={said(run.error, 'celsius')}
