@@ -1514,6 +1514,9 @@ export interface components {
             keeping: components["schemas"]["VerdictJson"];
             keptBy: components["schemas"]["KeptBy"];
             ingredients: string[];
+            uses: string[];
+            cautions: string[];
+            stops: string[];
             /** Format: date-time */
             sterilisedAt?: string;
             happenings: components["schemas"]["BottleHappening"][];

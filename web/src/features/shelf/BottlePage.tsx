@@ -223,8 +223,7 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
               </p>
             ))}
             <p className="caution">
-              Mould, gas, slime or an off smell: throw it away whatever the day says. For hair, not
-              for drinking.
+              Throw it away whatever the day says at: {view.stops.join('; ').toLowerCase()}.
             </p>
           </section>
           <section>
@@ -233,6 +232,15 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
               {view.ingredients.join(', ')} ·{' '}
               <Link to={`/brew/${bottle.batchId}`}>how it was brewed</Link>
             </p>
+          </section>
+          <section>
+            <h2>What it is for</h2>
+            <p>Makers use it as {view.uses.join(', ')}.</p>
+            {view.cautions.map((words) => (
+              <p key={words} className="soft">
+                {words}
+              </p>
+            ))}
           </section>
           <section>
             <h2>What happened to it</h2>

@@ -1,5 +1,10 @@
 package dremsa.core.check;
 
+import dremsa.core.formula.Formula;
+import dremsa.core.formula.Step;
+import java.util.Arrays;
+import java.util.List;
+
 /** Signs at which a brew is thrown away at any age, whatever its date says. */
 public enum HardStop {
   MOULD("Mould: furry, spotted, a skin", false),
@@ -15,6 +20,15 @@ public enum HardStop {
   HardStop(String words, boolean normalForFerment) {
     this.words = words;
     this.normalForFerment = normalForFerment;
+  }
+
+  /** The signs that count for a brew, as words. */
+  public static List<String> of(Formula formula) {
+    boolean ferment = formula.steps().stream().anyMatch(Step.Ferment.class::isInstance);
+    return Arrays.stream(values())
+        .filter(stop -> !(ferment && stop.normalForFerment))
+        .map(HardStop::words)
+        .toList();
   }
 
   public String words() {

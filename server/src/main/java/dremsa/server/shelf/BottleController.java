@@ -1,5 +1,10 @@
 package dremsa.server.shelf;
 
+import dremsa.core.check.Caution;
+import dremsa.core.check.Cautions;
+import dremsa.core.check.HardStop;
+import dremsa.core.formula.Formula;
+import dremsa.core.formula.Purpose;
 import dremsa.core.keep.Freshness;
 import dremsa.core.keep.School;
 import dremsa.core.keep.Verdict;
@@ -118,7 +123,14 @@ class BottleController {
       String detail,
       boolean undone) {}
 
-  /** A bottle's page. */
+  /**
+   * A bottle's page.
+   *
+   * @param uses what makers use it as
+   * @param cautions when it is used
+   * @param stops signs at which it is thrown away at any age
+   * @param sterilisedAt when its container was, before it was filled
+   */
   record BottleView(
       BottleLine bottle,
       String code,
@@ -129,6 +141,9 @@ class BottleController {
       VerdictJson keeping,
       KeptBy keptBy,
       List<String> ingredients,
+      List<String> uses,
+      List<String> cautions,
+      List<String> stops,
       @Nullable Instant sterilisedAt,
       List<BottleHappening> happenings) {}
 
@@ -170,6 +185,7 @@ class BottleController {
     Household household = households.of(member.household());
     Bottle bottle = shelf.get(household.id(), id);
     BatchRecord batch = runs.record(household.id(), bottle.batchId());
+    Formula formula = batch.brew().formula();
     Instant now = households.now(household);
     Verdict verdict = judging.judge(bottle, bottle.endedAt() == null ? now : bottle.endedAt());
     return new BottleView(
@@ -182,6 +198,11 @@ class BottleController {
         VerdictJson.of(verdict),
         new KeptBy(bottle.school(), bottle.cleanWorking(), List.of(School.values())),
         batch.brew().materials().stream().map(material -> material.name()).toList(),
+        formula.purposes().stream().sorted().map(Purpose::words).toList(),
+        Cautions.at(batch.brew(), formula.steps().size() - 1).stream()
+            .map(Caution::words)
+            .toList(),
+        HardStop.of(formula),
         bottle.sterilisedAt(),
         history.ofBottle(household.id(), id).stream()
             .map(
