@@ -70,6 +70,9 @@ class FortnightTest {
   }
 
   private static Map<String, LocalDate> calendar(Visitor.File file) throws Exception {
+    assertThat(file.caching())
+        .as("a day that moved must not be seen from before")
+        .contains("no-store");
     Calendar calendar =
         new CalendarBuilder()
             .build(new StringReader(new String(file.bytes(), StandardCharsets.UTF_8)));

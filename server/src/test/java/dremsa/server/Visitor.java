@@ -95,8 +95,8 @@ public final class Visitor {
         "POST", path, JSON.writeValueAsString(body), Map.of("Idempotency-Key", idempotencyKey));
   }
 
-  /** A file as it is sent, with its type. */
-  public record File(int status, String type, byte[] bytes) {}
+  /** A file as it is sent, with its type and how long it may be kept. */
+  public record File(int status, String type, String caching, byte[] bytes) {}
 
   /** Fetches a file. */
   public File file(String path) {
@@ -109,6 +109,7 @@ public final class Visitor {
       return new File(
           answer.statusCode(),
           answer.headers().firstValue("Content-Type").orElse(""),
+          answer.headers().firstValue("Cache-Control").orElse(""),
           answer.body());
     } catch (IOException e) {
       throw new IllegalStateException(e);

@@ -199,9 +199,7 @@ class BottleController {
         new KeptBy(bottle.school(), bottle.cleanWorking(), List.of(School.values())),
         batch.brew().materials().stream().map(material -> material.name()).toList(),
         formula.purposes().stream().sorted().map(Purpose::words).toList(),
-        Cautions.at(batch.brew(), formula.steps().size() - 1).stream()
-            .map(Caution::words)
-            .toList(),
+        Cautions.at(batch.brew(), formula.steps().size() - 1).stream().map(Caution::words).toList(),
         HardStop.of(formula),
         bottle.sterilisedAt(),
         history.ofBottle(household.id(), id).stream()

@@ -157,7 +157,8 @@ class ShelfCalendar {
     return ResponseEntity.ok()
         .header("Content-Type", "text/calendar;charset=UTF-8")
         .header("Content-Disposition", "inline; filename=\"dremsa.ics\"")
-        .header("Cache-Control", "private, max-age=300")
+        // A last day that moved must not be seen as it was before.
+        .header("Cache-Control", "private, no-store")
         .body(text.getBytes(StandardCharsets.UTF_8));
   }
 }
