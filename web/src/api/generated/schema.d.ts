@@ -2388,6 +2388,8 @@ export interface components {
             /** Format: double */
             thrownMl: number;
             /** Format: double */
+            thrownShare: number;
+            /** Format: double */
             cost: number;
             reasons: components["schemas"]["ReasonMl"][];
         };
@@ -3122,6 +3124,8 @@ export interface components {
             usedMl: number;
             /** Format: double */
             thrownMl: number;
+            /** Format: double */
+            thrownShare: number;
         };
         WaterJson: {
             /** Format: double */

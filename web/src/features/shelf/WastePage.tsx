@@ -21,7 +21,7 @@ export function WastePage() {
       </main>
     );
   }
-  const { brewedMl, usedMl, thrownMl, formulas } = waste.data;
+  const { brewedMl, usedMl, thrownMl, thrownShare, formulas } = waste.data;
   const advised = formulas.filter((f) => f.advice);
   return (
     <main className="page" id="main">
@@ -30,9 +30,7 @@ export function WastePage() {
       </p>
       <div className="spread">
         <h1>
-          {brewedMl > 0
-            ? `${Math.round((thrownMl / brewedMl) * 100)} % thrown away`
-            : 'Used and thrown away'}
+          {brewedMl > 0 ? `${Math.round(thrownShare * 100)} % thrown away` : 'Used and thrown away'}
         </h1>
         <SegmentedControl
           aria-label="Over how long"
@@ -165,7 +163,7 @@ function Months({ months }: { months: Month[] }) {
             </text>
             {m.thrownMl > 0 && (
               <text x={x + w / 2} y="208" fontSize="13" textAnchor="middle" className="soft">
-                {Math.round((m.thrownMl / Math.max(1, m.usedMl + m.thrownMl)) * 100)} % away
+                {Math.round(m.thrownShare * 100)} % away
               </text>
             )}
           </g>

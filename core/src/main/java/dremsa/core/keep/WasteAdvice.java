@@ -9,6 +9,12 @@ public final class WasteAdvice {
 
   private WasteAdvice() {}
 
+  /** Share thrown away of all that is gone, 0 to 1; 0 where nothing is. */
+  public static double share(double usedMl, double thrownMl) {
+    double gone = usedMl + thrownMl;
+    return gone > 0 ? thrownMl / gone : 0;
+  }
+
   /**
    * Advice for one formula, over its record.
    *

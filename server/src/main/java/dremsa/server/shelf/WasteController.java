@@ -45,6 +45,7 @@ class WasteController {
   /**
    * A month.
    *
+   * @param thrownShare of all that went that month, 0 to 1
    * @param cost of the materials of what was brewed, in the household's currency, as far as their
    *     prices are known
    */
@@ -53,6 +54,7 @@ class WasteController {
       double brewedMl,
       double usedMl,
       double thrownMl,
+      double thrownShare,
       double cost,
       List<ReasonMl> reasons) {}
 
@@ -80,7 +82,8 @@ class WasteController {
       List<FormulaWaste> formulas,
       double brewedMl,
       double usedMl,
-      double thrownMl) {}
+      double thrownMl,
+      double thrownShare) {}
 
   private static final class Sum {
     private double brewed;
@@ -206,6 +209,7 @@ class WasteController {
               sum.brewed,
               sum.used,
               sum.thrown,
+              WasteAdvice.share(sum.used, sum.thrown),
               sum.cost,
               sum.reasons()));
     }
@@ -233,6 +237,6 @@ class WasteController {
                   WasteAdvice.of(sum.brewed, sum.batches, dated, spoiled, disliked)));
         });
     formulas.sort((a, b) -> Double.compare(b.thrownMl(), a.thrownMl()));
-    return new WasteView(months, formulas, brewed, used, thrown);
+    return new WasteView(months, formulas, brewed, used, thrown, WasteAdvice.share(used, thrown));
   }
 }
