@@ -185,6 +185,11 @@ final class Browser implements AutoCloseable {
         Map.of("offline", cut, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
   }
 
+  /** Hands a file to a file field. */
+  void attach(String css, Path file) {
+    driver.findElement(By.cssSelector(css)).sendKeys(file.toAbsolutePath().toString());
+  }
+
   String typed(String label) {
     return field(label).getDomProperty("value");
   }

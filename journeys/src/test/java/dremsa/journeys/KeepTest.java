@@ -1,0 +1,98 @@
+package dremsa.journeys;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Keeping: containers owned, what is left over, a power cut, a list taken in. */
+class KeepTest {
+  @Test
+  void aShelfIsKept(@TempDir Path folder) throws Exception {
+    try (ServerProcess server = ServerProcess.start("reset");
+        Browser laptop = Browser.laptop(server.address());
+        Browser phone = Browser.phone(server.address())) {
+      for (Browser browser : new Browser[] {laptop, phone}) {
+        browser.go("/");
+        browser.tap("Look around the demo kitchen");
+        browser.see("Fridge");
+        browser.isAccessible("the shelf");
+        browser.fitsTheWidth("the shelf");
+      }
+      containers(laptop);
+      leftOver(phone);
+      powerCut(laptop);
+      list(laptop, folder);
+      phone.go("/kitchen");
+      phone.see("Bottles and jars");
+      phone.fitsTheWidth("the kitchen");
+    }
+  }
+
+  private static void containers(Browser browser) {
+    browser.go("/kitchen");
+    browser.see("Bottles and jars");
+    browser.isAccessible("the kitchen");
+    browser.type("One holds, mL", "3");
+    browser.tap("Write it down");
+    browser.see("One holds 5 to 5000 mL.");
+    browser.type("One holds, mL", "75");
+    browser.tap("Write it down");
+    browser.see("Spray bottle, 75 mL");
+    browser.reload();
+    browser.see("Spray bottle, 75 mL");
+    browser.go("/choose/lemon-balm-spray/measure");
+    browser.see("Into");
+    browser.type("Each, mL", "75");
+    browser.see("spray bottle of 75 mL");
+    browser.see("Sterilise 1 spray bottle of 75 mL first.");
+  }
+
+  private static void leftOver(Browser browser) {
+    browser.go("/keep");
+    browser.see("Left over: Hop cones, dried");
+    browser.tap("It is dry");
+    browser.type("It weighs dry, g", "9000");
+    browser.tap("To the stores");
+    browser.see("Weigh it dry");
+    browser.type("It weighs dry, g", "18");
+    browser.tap("To the stores");
+    browser.until(() -> !browser.text().contains("Left over"));
+    browser.go("/choose/stores");
+    browser.see("Hop cones, dried");
+  }
+
+  private static void powerCut(Browser browser) {
+    browser.go("/keep/fridge");
+    browser.type("For how many hours", "9");
+    browser.tap("See what it does");
+    browser.see("→");
+    browser.isAccessible("a power cut, seen before it counts");
+    browser.tap("It happened");
+    browser.see("Power cut, 9 h: noted");
+    browser.tap("Undo");
+    browser.go("/keep/fridge");
+    browser.see("Something happened to the fridge");
+  }
+
+  private static void list(Browser browser, Path folder) throws Exception {
+    String day = LocalDate.now(java.time.ZoneOffset.UTC).minusDays(2).toString();
+    Path file = folder.resolve("batches.csv");
+    Files.writeString(
+        file,
+        "code,name,started,bottled_ml\nOLD-1,Lemon balm spray,%s 10:00,240\n".formatted(day)
+            + "OLD-2,Lemon balm spray,%s 11:00,240\n".formatted(day));
+    browser.go("/kitchen");
+    browser.see("Tables for a spreadsheet");
+    browser.attach("section[aria-labelledby=tables] input[type=file]", file);
+    browser.see("2 of 2 lines are new.");
+    browser.tap("Take 2 in");
+    browser.see("2 of 2 lines taken in.");
+    Files.writeString(file, "code,name,started\nOLD-3,Lemon balm spray,tomorrow\n");
+    browser.attach("section[aria-labelledby=tables] input[type=file]", file);
+    browser.see("Line 2, started");
+    browser.go("/choose/lemon-balm-spray");
+    browser.see("OLD-2");
+  }
+}
