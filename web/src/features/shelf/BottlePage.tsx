@@ -2,7 +2,15 @@ import { Button, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { api, ask, keys, newKey, type BottleView, type DiscardReason } from '../../api/client';
+import {
+  api,
+  ask,
+  keys,
+  newKey,
+  type BottleView,
+  type Container,
+  type DiscardReason,
+} from '../../api/client';
 import { useBottle } from '../../api/queries';
 import { said, saidElse } from '../../app/fields';
 import { useFormat, type Format } from '../../app/format';
@@ -10,6 +18,15 @@ import { done, Failed, tell, Waiting } from '../../app/states';
 import { BottlePicture, KeepingBand } from '../../signature';
 import { Happen } from './Happen';
 import { DISCARD_WORDS, happened, PLACE_WORDS, tagWords } from './words';
+
+/** What is usually taken out of a container, as makers say it: one tap each. */
+const USUAL: Record<Container, string[]> = {
+  SPRAY: ['10 strokes', '20 strokes', 'a third', 'half'],
+  TRIGGER: ['5 strokes', '10 strokes', 'a third', 'half'],
+  APPLICATOR: ['1 tbsp', '2 tbsp', 'a third', 'half'],
+  JAR: ['1 tbsp', '2 tbsp', 'a third', 'half'],
+  CUBES: ['a quarter', 'half'],
+};
 
 /** A bottle: how long, why, what happened to it. */
 export function BottlePage() {
@@ -148,6 +165,19 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
                 <Button type="submit" disabled={amount.trim() === ''} loading={take.isPending}>
                   Take
                 </Button>
+              </div>
+              <div className="row" role="group" aria-label="Take as usual">
+                {USUAL[bottle.container].map((words) => (
+                  <Button
+                    key={words}
+                    variant="outline"
+                    style={{ minHeight: 48 }}
+                    disabled={take.isPending}
+                    onClick={() => take.mutate(words)}
+                  >
+                    {words}
+                  </Button>
+                ))}
               </div>
               {saidElse(take.error, ['millilitres', 'amount']) && (
                 <p className="trouble" role="alert">

@@ -187,6 +187,16 @@ describe('a bottle', () => {
     await waitFor(() => expect(posted()[1]?.body).toEqual({ version: 3 }));
   });
 
+  it('takes the usual amount with one tap', async () => {
+    const { posted } = inKitchen(
+      <BottlePage />,
+      changing({ take: view({ version: 3, leftMl: 118 }) }),
+    );
+    await userEvent.click(await screen.findByRole('button', { name: '10 strokes' }));
+    expect(await screen.findByText('118 mL left')).toBeTruthy();
+    expect(posted()[0]).toMatchObject({ body: { version: 2, amount: '10 strokes' } });
+  });
+
   it('keeps what was typed when it is more than there is', async () => {
     inKitchen(<BottlePage />, {
       ...answers,

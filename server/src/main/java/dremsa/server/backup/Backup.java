@@ -176,7 +176,7 @@ public class Backup {
   }
 
   private void requireEmpty(UUID household) {
-    for (String table : List.of("batch", "formula", "lot", "happening")) {
+    for (String table : List.of("batch", "formula", "lot", "happening", "container_set")) {
       Integer rows =
           jdbc.queryForObject(
               "select count(*) from " + table + " where household_id = ?",
