@@ -26,6 +26,13 @@ class BackupTest {
 
   /** A household in which something of everything happened. */
   private byte[] lived() throws Exception {
+    owner.post(
+        "/api/containers", Map.of("kind", "SPRAY", "sizeMl", 250, "owned", 3, "filter", true));
+    Kitchenwork.bottled(owner, "hop-water-bath", 250);
+    Visitor.Answer left = owner.get("/api/leftovers");
+    owner.post(
+        "/api/leftovers/" + left.text("/0/id") + "/end",
+        Map.of("version", left.at("/0/version").asLong(), "outcome", "DRIED", "driedGrams", 9));
     UUID spray = Kitchenwork.bottled(owner, "lemon-balm-spray", 250);
     owner.moveClock(3600);
     event(spray, Map.of("what", "LEFT_OUT", "hours", 0.5));
@@ -109,6 +116,16 @@ class BackupTest {
     assertThat(after.get(photoAfter)).isEqualTo(before.get(photoBefore));
     // It is alive: the same shelf, the same last days, the run goes on.
     assertThat(days(other)).isEqualTo(days(owner)).isNotEmpty();
+    assertThat(other.get("/api/containers").at("/0/filter").asBoolean()).isTrue();
+    // What was dried knows its lot still: it can be taken back there as well.
+    Visitor.Answer dried = other.get("/api/leftovers");
+    assertThat(
+            other
+                .post(
+                    "/api/leftovers/" + dried.text("/0/id") + "/undo",
+                    Map.of("version", dried.at("/0/version").asLong()))
+                .status())
+        .isEqualTo(200);
     assertThat(other.get("/api/batches/running").body().size()).isEqualTo(1);
     assertThat(owner.get("/api/batches/running").body().size()).isEqualTo(1);
   }
