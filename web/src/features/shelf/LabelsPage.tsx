@@ -141,7 +141,7 @@ export function LabelsPage() {
           </div>
           <p className="soft small">
             A date once printed never moves later: if the brew turns out to keep longer, the label
-            still counts.
+            still counts. What is frozen is labelled anew.
           </p>
         </div>
       )}

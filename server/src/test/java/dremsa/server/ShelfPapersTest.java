@@ -168,6 +168,19 @@ class ShelfPapersTest {
     }
   }
 
+  /** By RFC 5545 a whole day begins at midnight: 8 o'clock two days before is 40 hours earlier. */
+  @Test
+  void aCalendarRingsInTheMorningTwoDaysBeforeTheLastDayAndOnIt() throws Exception {
+    VEvent lastDay =
+        calendar(owner.file("/api/shelf.ics")).<VEvent>getComponents("VEVENT").stream()
+            .filter(e -> e.getUid().orElseThrow().getValue().startsWith(bottle.toString()))
+            .findFirst()
+            .orElseThrow();
+    assertThat(lastDay.getAlarms())
+        .extracting(alarm -> alarm.getRequiredProperty("TRIGGER").getValue())
+        .containsExactlyInAnyOrder("-P1DT16H", "PT8H");
+  }
+
   @Test
   void thePrivateAddressAnswersWhoKnowsItUntilItIsRevoked() throws Exception {
     assertThat(owner.get("/api/feed").at("/made").asBoolean()).isFalse();

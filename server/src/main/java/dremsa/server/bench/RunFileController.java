@@ -194,7 +194,7 @@ class RunFileController {
         Duration.ofMinutes(5),
         words + " – " + run.name(),
         run.code(),
-        Duration.ZERO,
+        List.of(Duration.ZERO),
         null);
   }
 

@@ -37,7 +37,7 @@ public final class CalendarFile {
    *     it
    * @param start a moment, or a day for an event of the whole day
    * @param length of an event at a moment; not used for a day
-   * @param alarm before the start; null for none
+   * @param alarms from the start on; negative before it
    * @param link the screen it is about; null for none
    */
   public record Event(
@@ -46,7 +46,7 @@ public final class CalendarFile {
       Duration length,
       String summary,
       String description,
-      Duration alarm,
+      List<Duration> alarms,
       String link) {}
 
   /** The file's text. */
@@ -87,9 +87,9 @@ public final class CalendarFile {
     if (event.link() != null) {
       made.add(new Url(URI.create(event.link())));
     }
-    if (event.alarm() != null) {
+    for (Duration rings : event.alarms()) {
       VAlarm alarm = new VAlarm();
-      alarm.add(new Trigger(event.alarm().negated()));
+      alarm.add(new Trigger(rings));
       alarm.add(new Action("DISPLAY"));
       alarm.add(new Description(event.summary()));
       made.add(alarm);

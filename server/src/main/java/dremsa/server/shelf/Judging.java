@@ -27,8 +27,11 @@ import org.springframework.stereotype.Component;
 /** Says how long a bottle keeps after all that happened to it, and plans what it will call for. */
 @Component
 class Judging {
-  private static final LocalTime MORNING = LocalTime.of(8, 0);
-  private static final int SOON_DAYS = 2;
+  /** When a last day, and what comes before it, is told. */
+  static final LocalTime MORNING = LocalTime.of(8, 0);
+
+  /** "Use it soon" is told so many days before the last day. */
+  static final int SOON_DAYS = 2;
 
   private final BottleRepository repository;
   private final BottleEventRepository events;

@@ -115,6 +115,9 @@ class ShelfCalendar {
     }
   }
 
+  /** A calendar rings as the tray does: in the morning, days before the last day and on it. */
+  private static final Duration MORNING = Duration.ofHours(Judging.MORNING.getHour());
+
   private String calendar(UUID householdId) {
     Household household = households.of(householdId);
     Instant now = households.now(household);
@@ -132,7 +135,9 @@ class ShelfCalendar {
                   .formatted(
                       bottle.leftMl(),
                       bottle.marked() ? ", marked: beyond the published date" : ""),
-              Duration.ZERO,
+              bottle.useNow()
+                  ? List.of(MORNING)
+                  : List.of(MORNING.minusDays(Judging.SOON_DAYS), MORNING),
               null));
     }
     jdbc.query(
@@ -146,7 +151,7 @@ class ShelfCalendar {
                   Duration.ofMinutes(10),
                   row.getString(4) + " – " + row.getString(3),
                   "",
-                  Duration.ZERO,
+                  List.of(Duration.ZERO),
                   null));
         },
         householdId.toString());
