@@ -1,0 +1,87 @@
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { inKitchen } from '../../test/kitchen';
+import { TrayPage } from './TrayPage';
+
+const tray = {
+  unread: 1,
+  more: false,
+  now: '2030-03-05T10:00:00Z',
+  messages: [
+    {
+      id: 2,
+      at: '2030-03-05T09:00:00Z',
+      kind: 'NOW',
+      title: 'Lemon balm spray LBS-1',
+      words: 'Steep, covered: look at it',
+      link: '/brew/b1',
+      unread: true,
+    },
+    {
+      id: 1,
+      at: '2030-03-05T08:00:00Z',
+      kind: 'LATE',
+      title: 'Linseed gel, bottle 1',
+      words: 'Throw away what is left',
+      link: '/keep/7',
+      unread: false,
+    },
+  ],
+  coming: [
+    {
+      at: '2030-03-06T08:00:00Z',
+      kind: 'SOON',
+      title: 'Birch rinse, bottle 1',
+      words: 'Use it soon',
+      link: '/keep/8',
+    },
+  ],
+};
+
+beforeEach(() => localStorage.clear());
+
+describe('the tray', () => {
+  it('says what was called out, how loudly, and what is to come', async () => {
+    inKitchen(<TrayPage />, { 'GET /api/messages?page=0': tray });
+    const first = await screen.findByText('Steep, covered: look at it');
+    expect(first.closest('a')?.getAttribute('href')).toBe('/brew/b1');
+    expect(first.className).toContain('strong');
+    expect(screen.getByText('Throw away what is left').className).not.toContain('strong');
+    expect(screen.getByText('late')).toBeTruthy();
+    expect(screen.getByText('Use it soon')).toBeTruthy();
+  });
+
+  it('marks all as seen', async () => {
+    const { posted } = inKitchen(<TrayPage />, {
+      'GET /api/messages?page=0': tray,
+      'POST /api/messages/read': {},
+    });
+    await userEvent.click(await screen.findByText('All seen'));
+    await waitFor(() => expect(posted()[0]?.path).toBe('/api/messages/read'));
+  });
+
+  it('says why a browser gives no notifications, and leaves the sounds as they are', async () => {
+    vi.stubGlobal('Notification', undefined);
+    inKitchen(<TrayPage />, { 'GET /api/messages?page=0': { ...tray, messages: [], coming: [] } });
+    expect(await screen.findByText('Nothing was called out yet.')).toBeTruthy();
+    const sounds = screen.getByLabelText<HTMLInputElement>('Sounds on this device');
+    const notify = screen.getByLabelText<HTMLInputElement>('Notifications of this browser');
+    await userEvent.click(notify);
+    expect(screen.getByText(/they need https/)).toBeTruthy();
+    expect(notify.checked).toBe(false);
+    expect(sounds.checked).toBe(true);
+  });
+
+  it('asks the browser once, and remembers', async () => {
+    const ask = vi.fn(async () => 'granted');
+    vi.stubGlobal('Notification', { requestPermission: ask });
+    inKitchen(<TrayPage />, { 'GET /api/messages?page=0': tray });
+    const notify = await screen.findByLabelText<HTMLInputElement>('Notifications of this browser');
+    await userEvent.click(notify);
+    await waitFor(() => expect(notify.checked).toBe(true));
+    await userEvent.click(notify);
+    await waitFor(() => expect(notify.checked).toBe(false));
+    expect(ask).toHaveBeenCalledTimes(1);
+    expect(screen.getByLabelText<HTMLInputElement>('Sounds on this device').checked).toBe(true);
+  });
+});
