@@ -99,12 +99,13 @@ class ReadingTable implements TableIn {
       List<BatchEntry> before =
           there.computeIfAbsent(
               batch.id(), id -> new ArrayList<>(entries.findByBatchIdOrderByEnteredAtAscIdAsc(id)));
-      if (TableIn.met(
-          before,
-          e ->
-              e.stepIndex() == step
-                  && e.what().equals(what)
-                  && second(e.enteredAt()).equals(second(at)))) {
+      if (TableIn.meet(
+              before,
+              e ->
+                  e.stepIndex() == step
+                      && e.what().equals(what)
+                      && second(e.enteredAt()).equals(second(at)))
+          .isPresent()) {
         return Taken.THERE;
       }
       entries.save(new BatchEntry(batch, step, at, what));

@@ -166,26 +166,18 @@ class EventTable implements TableIn {
       UUID bottleId = bottle == null ? null : bottle.id();
       List<Happening> before =
           told.computeIfAbsent(batch, id -> new ArrayList<>(history.allOf(household, id)));
-      Happening[] alike = new Happening[1];
-      boolean met =
-          TableIn.met(
+      Optional<Happening> there =
+          TableIn.meet(
               before,
-              h -> {
-                boolean same =
-                    h.kind() == kind
-                        && second(h.happenedAt()).equals(second(at))
-                        && Objects.equals(h.bottleId(), bottleId)
-                        && (OF_THE_BATCH.contains(kind)
-                            || Objects.equals(h.millilitres(), ml) && h.detail().equals(detail));
-                alike[0] = same ? h : null;
-                return same;
-              });
-      if (met) {
-        if (!alike[0].detail().equals(detail) || !Objects.equals(alike[0].millilitres(), ml)) {
-          alike[0].putRight(ml, detail);
-          return Taken.NEW;
-        }
-        return Taken.THERE;
+              h ->
+                  h.kind() == kind
+                      && second(h.happenedAt()).equals(second(at))
+                      && Objects.equals(h.bottleId(), bottleId)
+                      && (OF_THE_BATCH.contains(kind) || says(h, ml, detail)));
+      if (there.isPresent()) {
+        boolean same = says(there.get(), ml, detail);
+        there.get().putRight(ml, detail);
+        return same ? Taken.THERE : Taken.NEW;
       }
       UUID change = change(row);
       history.take(
@@ -198,6 +190,10 @@ class EventTable implements TableIn {
         }
       }
       return Taken.NEW;
+    }
+
+    private boolean says(Happening known, Double ml, String detail) {
+      return Objects.equals(known.millilitres(), ml) && known.detail().equals(detail);
     }
 
     private BottleEvent.Kind counts(Happening.Kind kind) {
@@ -229,8 +225,9 @@ class EventTable implements TableIn {
       List<BottleEvent> before =
           kept.computeIfAbsent(
               bottle.id(), id -> new ArrayList<>(events.findByBottleIdOrderById(id)));
-      if (TableIn.met(
-          before, e -> e.kind() == kind && second(e.happenedAt()).equals(second(began)))) {
+      if (TableIn.meet(
+              before, e -> e.kind() == kind && second(e.happenedAt()).equals(second(began)))
+          .isPresent()) {
         return false;
       }
       UUID change = change(row);

@@ -71,13 +71,14 @@ class StoreTable implements TableIn {
             row.number("price", 0, 1e6),
             row.text("place", 80),
             row.text("note", 300));
-    if (TableIn.met(
-        there,
-        lot ->
-            lot.materialId().equals(material)
-                && lot.grams() == grams
-                && lot.gotOn().equals(gotOn)
-                && lot.note().equals(told.note()))) {
+    if (TableIn.meet(
+            there,
+            lot ->
+                lot.materialId().equals(material)
+                    && lot.grams() == grams
+                    && lot.gotOn().equals(gotOn)
+                    && lot.note().equals(told.note()))
+        .isPresent()) {
       return Taken.THERE;
     }
     stores.take(

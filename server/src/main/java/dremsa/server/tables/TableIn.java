@@ -2,6 +2,7 @@ package dremsa.server.tables;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Predicate;
 
@@ -30,19 +31,18 @@ public interface TableIn {
   }
 
   /**
-   * Whether a line stands there already; each that stood there is met once, so that two alike lines
-   * of a file stay two.
+   * Finds the row that a line tells of, if it stands there already; each is met once, so that two
+   * alike lines of a file stay two.
    *
    * @param there what stood there and was not met yet
    */
-  static <T> boolean met(List<T> there, Predicate<T> alike) {
+  static <T> Optional<T> meet(List<T> there, Predicate<T> alike) {
     for (int i = 0; i < there.size(); i++) {
       if (alike.test(there.get(i))) {
-        there.remove(i);
-        return true;
+        return Optional.of(there.remove(i));
       }
     }
-    return false;
+    return Optional.empty();
   }
 
   /**
