@@ -5,11 +5,11 @@ fail() { printf 'dremsa: %s\n' "$*" >&2; exit 1; }
 
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
-# free_port FIRST: the first port from FIRST on that nobody answers at.
+# free_port FIRST: the first port from FIRST on that nobody answers at; the application's own is not free.
 free_port() {
   local port=$1 last=$(($1 + 200))
   while [ "$port" -le "$last" ]; do
-    port_taken "$port" || { printf '%s' "$port"; return 0; }
+    [ "$port" = "$PORT" ] || port_taken "$port" || { printf '%s' "$port"; return 0; }
     port=$((port + 1))
   done
   fail "No free port between $1 and $last."
