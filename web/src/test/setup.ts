@@ -1,4 +1,8 @@
 import '@testing-library/jest-dom/vitest';
+import { configure } from '@testing-library/react';
+
+// A busy machine draws slowly; a test waits for what it expects, not for a second.
+configure({ asyncUtilTimeout: 15_000 });
 
 Object.defineProperty(window, 'matchMedia', {
   value: (query: string) => ({
