@@ -11,5 +11,10 @@ export default defineConfig({
     // The catalogue of core, which a test holds against a published table.
     fs: { allow: ['..'] },
   },
-  test: { environment: 'jsdom', globals: true, setupFiles: ['src/test/setup.ts'], testTimeout: 40_000 },
+  test: {
+    environment: 'jsdom',
+    globals: true,
+    setupFiles: ['src/test/setup.ts'],
+    testTimeout: 40_000,
+  },
 });
