@@ -135,6 +135,33 @@ class TablesTest {
         .anySatisfy(r -> assertThat(r.get("undone")).isEqualTo("true"));
   }
 
+  /** The fridge is still cooling down then: some of its record lies ahead. */
+  @Test
+  void aPowerCutThatIsJustOverIsReadInToo() {
+    Kitchenwork.bottled(owner, "lemon-balm-spray", 250);
+    owner.moveClock(10 * 3600);
+    ok(owner.post("/api/fridge", Map.of("what", "POWER_CUT", "hours", 8)));
+    Visitor.Answer again = ok(read(owner, "events", csv(owner, "events")));
+    assertThat(again.at("/wrong").size()).as(again.body().toString()).isZero();
+    assertThat(again.at("/taken").asInt()).isZero();
+    assertThat(
+            ok(read(
+                    owner,
+                    "events",
+                    "time,kind,detail,hours,celsius\n2030-03-09 10:00,FRIDGE,cut,3,12\n"))
+                .at("/wrong/0/column")
+                .asString())
+        .isEqualTo("time");
+  }
+
+  /** Java writes what is below a thousandth or above ten millions so; spreadsheets do too. */
+  @ParameterizedTest
+  @CsvSource({"1.5E-2, 0.015", "2e1, 20", "'1,5E+1', 15", "'12,5', 12.5", "12.5 g, 12.5", "+3, 3"})
+  void numbersAreReadAsTheyAreWritten(String written, double grams) {
+    ok(read(owner, "stores", "material;grams;got_on\nsage;%s;2030-01-01\n".formatted(written)));
+    assertThat(csv(owner, "stores")).contains("sage,BOUGHT,%s,%s,".formatted(grams, grams));
+  }
+
   @Test
   void readTwiceItIsThereOnce() {
     lived();

@@ -70,14 +70,6 @@ class OwnedSet {
     return id;
   }
 
-  Container kind() {
-    return kind;
-  }
-
-  double sizeMl() {
-    return sizeMl;
-  }
-
   int sterilised() {
     return sterilised;
   }

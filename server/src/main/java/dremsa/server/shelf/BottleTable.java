@@ -1,6 +1,5 @@
 package dremsa.server.shelf;
 
-import dremsa.core.keep.Keeping;
 import dremsa.core.keep.School;
 import dremsa.core.keep.Verdict;
 import dremsa.core.kitchen.Container;
@@ -30,12 +29,15 @@ class BottleTable implements TableIn {
   private static final double MOST_ML = 20_000;
 
   private final BottleRepository repository;
+  private final Shelf shelf;
   private final Judging judging;
   private final Runs runs;
   private final Households households;
 
-  BottleTable(BottleRepository repository, Judging judging, Runs runs, Households households) {
+  BottleTable(
+      BottleRepository repository, Shelf shelf, Judging judging, Runs runs, Households households) {
     this.repository = repository;
+    this.shelf = shelf;
     this.judging = judging;
     this.runs = runs;
     this.households = households;
@@ -111,10 +113,7 @@ class BottleTable implements TableIn {
     Bottle.Status status = row.choice("status", Bottle.Status.class, Bottle.Status.STANDING);
     Double left = row.number("left_ml", 0, filledMl);
     String name = row.text("name", 120);
-    Verdict verdict =
-        Keeping.inFridge(batch.startedAt(), household.zone(), household.school())
-            .withInherited(batch.inherited())
-            .judge(batch.brew(), batch.prediction(), now);
+    Verdict verdict = shelf.judge(household.id(), batch, now);
     Bottle bottle =
         new Bottle(
             UUID.randomUUID(),

@@ -10,6 +10,7 @@ import dremsa.server.kitchens.Kitchens;
 import dremsa.server.tables.CsvText;
 import dremsa.server.tables.Row;
 import dremsa.server.tables.TableIn;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -34,6 +35,9 @@ import org.springframework.stereotype.Component;
 class EventTable implements TableIn {
   /** The kind of a line that tells of the whole fridge. */
   private static final String FRIDGE = "FRIDGE";
+
+  /** No fridge needs longer after a power cut. */
+  private static final Duration COLD_AGAIN = Duration.ofHours(4);
 
   private static final int DETAIL = 500;
   private static final int CAUSE = 200;
@@ -130,10 +134,11 @@ class EventTable implements TableIn {
 
     @Override
     public Taken take(Row row) {
-      Instant at = row.past("time", now.plus(1, ChronoUnit.SECONDS));
       if (row.text("kind", 40).equalsIgnoreCase(FRIDGE)) {
-        return fridge(row, at);
+        // The power is back, and the fridge is still on its way to being cold.
+        return fridge(row, row.past("time", now.plus(COLD_AGAIN)));
       }
+      Instant at = row.past("time", now.plus(1, ChronoUnit.SECONDS));
       String code = row.needed("code", BottleTable.CODE);
       Optional<UUID> batch = batches.computeIfAbsent(code, c -> runs.byCode(household, c));
       if (batch.isEmpty()) {

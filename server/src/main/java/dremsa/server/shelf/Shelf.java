@@ -124,7 +124,8 @@ public class Shelf {
         .toList();
   }
 
-  private Verdict judge(UUID household, BatchRecord batch, Instant now) {
+  /** How long a batch keeps that is filled into bottles and put into the fridge. */
+  Verdict judge(UUID household, BatchRecord batch, Instant now) {
     Household keeper = households.of(household);
     return Keeping.inFridge(batch.startedAt(), keeper.zone(), keeper.school())
         .withInherited(batch.inherited())

@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -39,6 +40,9 @@ public final class CsvText {
           "d/M/u H:m");
 
   private static final List<DateTimeFormatter> DAYS = forms("u-M-d", "u/M/d", "d.M.u", "d/M/u");
+
+  private static final Pattern POWER_OF_TEN =
+      Pattern.compile("[+-]?\\d+(\\.\\d*)?[eE][+-]?\\d{1,3}");
 
   private CsvText() {}
 
@@ -114,8 +118,16 @@ public final class CsvText {
     return best;
   }
 
-  /** A number, with a decimal point or comma and perhaps its unit behind it. */
+  /**
+   * A number, with a decimal point or comma and perhaps its unit behind it; a very large or small
+   * one may have its power of ten, as spreadsheets and Java write it.
+   */
   public static Optional<Double> number(String text) {
+    String plain = text.strip().replace(',', '.');
+    if (POWER_OF_TEN.matcher(plain).matches()) {
+      double value = Double.parseDouble(plain);
+      return Double.isFinite(value) ? Optional.of(value) : Optional.empty();
+    }
     String digits = text.replaceAll("[^0-9.,+-]", "").replace(',', '.');
     try {
       double value = Double.parseDouble(digits);
