@@ -15,7 +15,7 @@ build() {
     say "Building (the first time takes some minutes; the record is in $HOME_DIR/build.log) ..."
     touch "$HOME_DIR/building"
     (cd "$ROOT" && mvn -B -q -DskipTests -Dspotless.check.skip=true -Djacoco.skip=true -pl core,devices,web,server package) \
-      >"$HOME_DIR/build.log" 2>&1 || { tail -n 15 "$HOME_DIR/build.log" >&2; fail "The build failed; see $HOME_DIR/build.log."; }
+      >"$HOME_DIR/build.log" 2>&1 9>&- || { tail -n 15 "$HOME_DIR/build.log" >&2; fail "The build failed; see $HOME_DIR/build.log."; }
     rm -rf "$HOME_DIR/app"
     mv "$HOME_DIR/building" "$HOME_DIR/built"
   fi
@@ -66,6 +66,8 @@ tls_arguments() {
 run_devices() {
   [ -z "${DREMSA_DEVICES_URL:-}" ] || return 0
   local port tries=0
+  # Left over where the command that started them was killed.
+  end_process "$HOME_DIR/devices.pid" "$DEVICES_MARK"
   port=$(free_port 8095)
   setsid java "$DEVICES_MARK" -Xmx96m -jar "$ROOT/devices/target/devices-$VERSION-exec.jar" "$port" >"$HOME_DIR/devices.log" 2>&1 9>&- &
   printf '%s' "$!" > "$HOME_DIR/devices.pid"
@@ -78,9 +80,14 @@ run_devices() {
 }
 
 # run_app ARGUMENT ...: starts the application in the background; its process id goes to APP_PID and app.pid.
+# It ends by itself when its memory is exhausted, rather than hang; watch_app brings it back.
 run_app() {
+  # What an earlier process left half written (a backup on its way, say) is of no use any more.
+  rm -rf "$HOME_DIR/tmp"
+  mkdir -p "$HOME_DIR/tmp"
+  [ ! -s "$HOME_DIR/app.log" ] || mv -f "$HOME_DIR/app.log" "$HOME_DIR/app.before.log"
   DREMSA_DB_URL="$DB_URL" DREMSA_DB_USER="$DB_USER" DREMSA_DB_PASSWORD="$DB_PASSWORD" \
-    setsid java "$APP_MARK" -Xmx512m \
+    setsid java "$APP_MARK" -Xmx512m -XX:+ExitOnOutOfMemoryError -Djava.io.tmpdir="$HOME_DIR/tmp" \
     -jar "$HOME_DIR/app/server-$VERSION-exec.jar" "$@" >"$HOME_DIR/app.log" 2>&1 9>&- &
   APP_PID=$!
   printf '%s' "$APP_PID" > "$HOME_DIR/app.pid"
@@ -97,7 +104,12 @@ end_process() {
   local pid tries=0
   pid=$(cat "$1")
   kill -TERM "$pid" 2>/dev/null || true
-  while [ -d "/proc/$pid" ] && [ "$(sed 's/.*) //' "/proc/$pid/stat" 2>/dev/null | cut -c1)" != Z ] && [ "$tries" -lt 300 ]; do sleep 0.1; tries=$((tries + 1)); done
+  while running "$pid" && [ "$tries" -lt 300 ]; do sleep 0.1; tries=$((tries + 1)); done
+  # After half a minute it is not going to end by itself, and a start that follows needs its place.
+  if running "$pid"; then
+    kill -KILL "$pid" 2>/dev/null || true
+    while running "$pid"; do sleep 0.1; done
+  fi
   rm -f "$1"
 }
 
@@ -123,13 +135,64 @@ curl_health() {
 wait_for_app() {
   local tries=0
   until answers "${HEALTH_PORT:-$1}"; do
-    alive "$HOME_DIR/app.pid" "$APP_MARK" || {
-      grep -E 'APPLICATION FAILED|Description:|Caused by|ERROR' "$HOME_DIR/app.log" | tail -n 4 >&2
+    # Its command line is not looked at: for a moment after the fork it is still this script's own.
+    running "$APP_PID" || {
+      { grep -E 'APPLICATION FAILED|Description:|Caused by|ERROR|OutOfMemory' "$HOME_DIR/app.log" || tail -n 4 "$HOME_DIR/app.log"; } | tail -n 4 >&2
       fail "The application ended while starting; the whole record is in $HOME_DIR/app.log."
     }
     tries=$((tries + 1)); [ "$tries" -lt 600 ] || fail "The application does not answer; see $HOME_DIR/app.log."
     sleep 0.2
   done
+}
+
+# watch_app ARGUMENT ...: stays for as long as the application shall run, and brings it or its private database
+# back when they end without having been told to. What ends again and again is not brought back for ever.
+RESTARTS_MOST=5
+RESTARTS_WITHIN_S=600
+watch_app() {
+  local code times=() time
+  while :; do
+    if running "$APP_PID"; then
+      [ "${OWN_DATABASE:-no}" = no ] || db_alive || bring_back_database
+      sleep 0.5 9>&- &
+      wait $! || true
+      continue
+    fi
+    code=0
+    wait "$APP_PID" || code=$?
+    # Ended by ./dremsa stop, or told to end (SIGTERM, SIGINT): that is meant.
+    if [ ! -f "$HOME_DIR/app.pid" ] || [ -f "$HOME_DIR/stopping" ] || [ "$code" = 143 ] || [ "$code" = 130 ]; then return 0; fi
+    local recent=()
+    for time in ${times[@]+"${times[@]}"}; do [ "$((SECONDS - time))" -gt "$RESTARTS_WITHIN_S" ] || recent+=("$time"); done
+    times=(${recent[@]+"${recent[@]}"} "$SECONDS")
+    if [ "${#times[@]}" -gt "$RESTARTS_MOST" ]; then
+      tail -n 4 "$HOME_DIR/app.log" >&2
+      fail "The application ended ${#times[@]} times within ten minutes; it is not started again. The whole record is in $HOME_DIR/app.log."
+    fi
+    say "$(date '+%H:%M:%S') The application ended by itself ($(why_ended "$code")). Starting it again; its record is in $HOME_DIR/app.before.log."
+    [ "${OWN_DATABASE:-no}" = no ] || db_up db 33061
+    run_app "$@"
+    wait_for_app "$PORT"
+    say "$(date '+%H:%M:%S') It serves again."
+  done
+}
+
+# why_ended CODE: in a few words. 3 is how the virtual machine ends when its memory is exhausted.
+why_ended() {
+  case "$1" in
+    3) printf 'its memory was exhausted' ;;
+    137) printf 'it was killed' ;;
+    *) printf 'code %s' "$1" ;;
+  esac
+}
+
+bring_back_database() {
+  [ ! -f "$HOME_DIR/stopping" ] || return 0
+  local before=$DB_URL
+  say "$(date '+%H:%M:%S') The database ended by itself. Starting it again."
+  db_up db 33061
+  # Its port was taken meanwhile: the application has to be told the new one.
+  [ "$DB_URL" = "$before" ] || kill -KILL "$APP_PID" 2>/dev/null || true
 }
 
 finish() {
@@ -148,29 +211,33 @@ command_start() {
   make_home
   if alive "$HOME_DIR/app.pid" "$APP_MARK"; then fail "Dremsa runs already (process $(cat "$HOME_DIR/app.pid")). Stop it with ./dremsa stop."; fi
   take_lock
-  port_taken "$PORT" && fail "Port $PORT is taken by another program. Choose another: DREMSA_PORT=$((PORT + 1)) ./dremsa start"
+  rm -f "$HOME_DIR/stopping"
+  ! port_taken "$PORT" || fail "Port $PORT is taken by another program. Choose another: DREMSA_PORT=$((PORT + 1)) ./dremsa start"
   build
   trap 'finish; exit 0' INT TERM
   trap finish EXIT
   use_database
   tls_arguments
   run_devices
-  run_app --server.port="$PORT" --server.address="$ADDRESS" --dremsa.demo=load ${TLS_ARGUMENTS[@]+"${TLS_ARGUMENTS[@]}"}
+  local arguments=(--server.port="$PORT" --server.address="$ADDRESS" --dremsa.demo=load ${TLS_ARGUMENTS[@]+"${TLS_ARGUMENTS[@]}"})
+  run_app "${arguments[@]}"
   wait_for_app "$PORT"
   say ""
   say "Dremsa is ready at $SCHEME://$(case "$ADDRESS" in 0.0.0.0|::) hostname 2>/dev/null || printf 127.0.0.1 ;; *) printf %s "$ADDRESS" ;; esac):$PORT"
   say "Demo household: press 'Look around the demo kitchen', or sign in as 'sorrel' with 'allotment-31'."
   say "Ctrl-C stops it."
-  wait "$APP_PID" || true
+  watch_app "${arguments[@]}"
 }
 
 command_stop() {
   make_home
   local was=no
-  if alive "$HOME_DIR/app.pid" "$APP_MARK"; then was=yes; stop_app; fi
+  # Tells the command that started it that this end is meant.
+  : > "$HOME_DIR/stopping"
+  if alive "$HOME_DIR/app.pid" "$APP_MARK" || alive "$HOME_DIR/devices.pid" "$DEVICES_MARK"; then was=yes; stop_app; fi
   if command -v mariadb-admin >/dev/null; then
     db_place db
-    if db_answers; then was=yes; db_down db; fi
+    if db_alive || db_answers; then was=yes; db_down db; fi
   fi
   if [ "$was" = yes ]; then say "Stopped. Your data is kept."; else say "Dremsa was not running."; fi
 }

@@ -15,12 +15,19 @@ free_port() {
   fail "No free port between $1 and $last."
 }
 
+# running PID: there is such a process, and it is more than a name waiting to be collected.
+running() {
+  local state
+  state=$(sed 's/.*) //' "/proc/$1/stat" 2>/dev/null | cut -c1) || return 1
+  [ -n "$state" ] && [ "$state" != Z ]
+}
+
 # alive FILE WORD: the process whose id is in FILE runs, and its command line holds WORD.
 # The word guards against a stale file whose number was given to another program.
 alive() {
   local pid
   pid=$(cat "$1" 2>/dev/null) || return 1
-  [ -n "$pid" ] && [ -r "/proc/$pid/cmdline" ] && tr '\0' ' ' < "/proc/$pid/cmdline" | grep -qF -- "$2"
+  [ -n "$pid" ] && running "$pid" && grep -aqF -- "$2" "/proc/$pid/cmdline" 2>/dev/null
 }
 
 make_home() {
@@ -31,5 +38,6 @@ make_home() {
 # Only one start, test set-up or stop at a time works on the same home.
 take_lock() {
   exec 9>"$HOME_DIR/lock"
-  flock -n 9 || fail "Another ./dremsa command is at work in $HOME_DIR. Wait for it, or end it with ./dremsa stop."
+  # What a killed command was waiting for may hold on to it for a moment more.
+  flock -w 3 9 || fail "Another ./dremsa command is at work in $HOME_DIR. Wait for it, or end it with ./dremsa stop."
 }

@@ -27,6 +27,9 @@ db_place() {
   [ "$(id -u)" -ne 0 ] || chown "$owner" "$DB_DIR" "/tmp/dremsa-$(id -u)-$hash"
 }
 
+# db_alive: the server's process runs, whether it answers yet or not.
+db_alive() { alive "$DB_DIR/data/server.pid" "--datadir=$DB_DIR/data"; }
+
 db_answers() { mariadb-admin --no-defaults -S "$DB_SOCKET" ping >/dev/null 2>&1; }
 
 # db_up NAME FIRST_PORT: makes the data directory once, starts the server, sets DB_URL, DB_USER, DB_PASSWORD.
@@ -43,6 +46,9 @@ db_up() {
     (umask 077; head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' > "$DB_DIR/password")
     : > "$DB_DIR/made"
   fi
+  # One that was just told to end, or is just starting, is waited for: two servers cannot share their files.
+  local waited=0
+  while db_alive && ! db_answers && [ "$waited" -lt 600 ]; do sleep 0.1; waited=$((waited + 1)); done
   if ! db_answers; then
     local port
     port=$(cat "$DB_DIR/port" 2>/dev/null || true)
@@ -53,10 +59,11 @@ db_up() {
       --skip-name-resolve --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
       --innodb-flush-log-at-trx-commit=1 --max-allowed-packet=64M --log-error="$DB_DIR/data/server.log" \
       >/dev/null 2>&1 9>&- &
-    local tries=0
+    local tries=0 pid=$!
+    # After a kill it first reads its log again, which takes as long as it takes; when it has ended it says why.
     until db_answers; do
       tries=$((tries + 1))
-      [ "$tries" -le 300 ] || { tail -n 5 "$DB_DIR/data/server.log" >&2; fail "The database did not start; see $DB_DIR/data/server.log."; }
+      { [ "$tries" -le 1200 ] && running "$pid"; } || { tail -n 5 "$DB_DIR/data/server.log" >&2; fail "The database did not start; see $DB_DIR/data/server.log."; }
       sleep 0.1
     done
   fi
@@ -71,11 +78,12 @@ GRANT ALL ON \`dremsa\\_%\`.* TO 'dremsa'@'127.0.0.1';
 SQL
 }
 
-# db_down NAME: stops the server, if it runs, and waits until it has.
+# db_down NAME: stops the server, if it runs, and waits until its process has ended: it answers no more long
+# before it has written all, and a server started meanwhile would find its files locked.
 db_down() {
   db_place "$1"
-  db_answers || return 0
+  db_alive || db_answers || return 0
   mariadb-admin --no-defaults -S "$DB_SOCKET" shutdown >/dev/null 2>&1 || true
   local tries=0
-  while db_answers && [ "$tries" -lt 300 ]; do sleep 0.1; tries=$((tries + 1)); done
+  while { db_alive || db_answers; } && [ "$tries" -lt 600 ]; do sleep 0.1; tries=$((tries + 1)); done
 }

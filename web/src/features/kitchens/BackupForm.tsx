@@ -16,7 +16,7 @@ export function BackupForm() {
       <p>
         <a href="/api/backup.zip">Everything in one file</a>: formulas, stores, brews with their
         photos, bottles and all that happened. Its form is{' '}
-        <a href="/schemas/backup-1.json">published</a>.
+        <a href="/schemas/backup-2.json">published</a>.
       </p>
       <div className="row">
         <FileButton accept=".zip,application/zip" onChange={(file) => file && read.mutate(file)}>

@@ -90,7 +90,7 @@ class AccountsTest {
     String kept =
         jdbc.queryForObject(
             "select password_hash from account where sign_in = ?", String.class, owner.name());
-    assertThat(kept).startsWith("{bcrypt}").doesNotContain("horse");
+    assertThat(kept).startsWith("{bcrypt-sha256}").doesNotContain("horse");
   }
 
   @Test

@@ -30,17 +30,21 @@ public final class TestServer {
       throw new IllegalStateException(
           "These tests need a MariaDB: run ./dremsa test, which starts one.");
     }
-    return new SpringApplicationBuilder(Application.class)
-        .run(
-            "--server.port=0",
-            "--dremsa.movable-clock=true",
-            "--dremsa.scheduler=false",
-            "--dremsa.devices.url=" + DEVICES,
-            "--springdoc.api-docs.enabled=true",
-            "--spring.datasource.url=" + url,
-            "--spring.datasource.username=" + System.getenv("DREMSA_TEST_DB_USER"),
-            "--spring.datasource.password=" + System.getenv("DREMSA_TEST_DB_PASSWORD"),
-            "--logging.level.root=warn");
+    ConfigurableApplicationContext context =
+        new SpringApplicationBuilder(Application.class, TurnGuard.class)
+            .run(
+                "--server.port=0",
+                "--dremsa.movable-clock=true",
+                "--dremsa.scheduler=false",
+                "--dremsa.devices.url=" + DEVICES,
+                "--dremsa.sign-in.tries-by-address=500",
+                "--springdoc.api-docs.enabled=true",
+                "--spring.datasource.url=" + url,
+                "--spring.datasource.username=" + System.getenv("DREMSA_TEST_DB_USER"),
+                "--spring.datasource.password=" + System.getenv("DREMSA_TEST_DB_PASSWORD"),
+                "--logging.level.root=warn");
+    TurnGuard.watch();
+    return context;
   }
 
   public static String address() {

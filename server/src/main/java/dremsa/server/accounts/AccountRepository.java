@@ -3,10 +3,17 @@ package dremsa.server.accounts;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
 interface AccountRepository extends JpaRepository<Account, UUID> {
   // Written out: Spring Data would read 'SignIn' as 'sign in (...)'.
   @Query("select a from Account a where a.signIn = :signIn")
   Optional<Account> findBySignIn(String signIn);
+
+  @Modifying
+  @Transactional
+  @Query("update Account a set a.passwordHash = :hash where a.id = :id")
+  void renewHash(UUID id, String hash);
 }

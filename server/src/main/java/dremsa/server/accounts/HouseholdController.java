@@ -13,6 +13,7 @@ import jakarta.validation.constraints.Size;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.List;
 import org.hibernate.validator.constraints.Range;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -32,17 +33,23 @@ class HouseholdController {
   private final Households households;
   private final HouseholdRepository repository;
   private final Sessions sessions;
+  private final Passwords passwords;
+  private final KnownDevices devices;
   private final ApplicationEventPublisher events;
 
   HouseholdController(
       Households households,
       HouseholdRepository repository,
       Sessions sessions,
+      Passwords passwords,
+      KnownDevices devices,
       ApplicationEventPublisher events) {
     this.events = events;
     this.households = households;
     this.repository = repository;
     this.sessions = sessions;
+    this.passwords = passwords;
+    this.devices = devices;
   }
 
   /** A new household with its first sign-in. */
@@ -104,6 +111,7 @@ class HouseholdController {
       @Valid @RequestBody NewHousehold wanted,
       HttpServletRequest request,
       HttpServletResponse response) {
+    passwords.check(wanted.password(), List.of(wanted.signIn(), wanted.name()));
     Member member =
         households.create(
             wanted.name().strip(),
@@ -124,6 +132,7 @@ class HouseholdController {
               kitchen.fridgeC(),
               kitchen.largestJarMl()));
     }
+    devices.met(member.accountId(), request, response);
     sessions.begin(member, request, response);
     return view(households.of(member.household()));
   }
@@ -149,7 +158,6 @@ class HouseholdController {
         zone(change.timeZone()),
         change.school());
     repository.saveAndFlush(household);
-    households.changed(member.household());
     return view(household);
   }
 

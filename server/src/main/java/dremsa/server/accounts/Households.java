@@ -14,8 +14,8 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.interceptor.TransactionAspectSupport;
 
 /** Makes and finds households; knows what time it is for one. */
 @Service
@@ -26,6 +26,7 @@ public class Households {
   private final JdbcTemplate jdbc;
   private final Clock clock;
   private final boolean movableClock;
+  private final Turns turns;
 
   Households(
       HouseholdRepository households,
@@ -33,13 +34,15 @@ public class Households {
       PasswordEncoder passwords,
       JdbcTemplate jdbc,
       Clock clock,
-      @Value("${dremsa.movable-clock}") boolean movableClock) {
+      @Value("${dremsa.movable-clock}") boolean movableClock,
+      Turns turns) {
     this.households = households;
     this.accounts = accounts;
     this.passwords = passwords;
     this.jdbc = jdbc;
     this.clock = clock;
     this.movableClock = movableClock;
+    this.turns = turns;
   }
 
   /** A household and its first account. */
@@ -62,6 +65,7 @@ public class Households {
     Household household =
         households.save(
             new Household(UUID.randomUUID(), name, system, fahrenheit, zone, school, demo, now));
+    turns.begunBy(household.id(), TransactionAspectSupport.currentTransactionStatus());
     Account account =
         accounts.saveAndFlush(
             new Account(UUID.randomUUID(), household.id(), key, passwords.encode(password), now));
@@ -107,14 +111,5 @@ public class Households {
 
   public Instant now(UUID household) {
     return movableClock ? now(of(household)) : clock.instant();
-  }
-
-  /**
-   * Tells everybody who looks at this household that something changed. Also takes the household's
-   * row, so that its writers go one after another.
-   */
-  @Transactional(propagation = Propagation.MANDATORY)
-  public void changed(UUID household) {
-    jdbc.update("update household set revision = revision + 1 where id = ?", household.toString());
   }
 }

@@ -2,6 +2,7 @@ package dremsa.server.accounts;
 
 import jakarta.servlet.DispatcherType;
 import java.net.URI;
+import java.util.Map;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -9,7 +10,8 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.savedrequest.NullRequestCache;
@@ -18,9 +20,21 @@ import tools.jackson.databind.json.JsonMapper;
 /** Who may do what: everything below /api needs a session but the doors themselves. */
 @Configuration
 class SecurityConfig {
+  /** What new passwords are kept by. */
+  private static final String ENCODING = "bcrypt-sha256";
+
+  /**
+   * Passwords kept by the earlier encoding are matched still, and kept anew at the next sign-in.
+   */
   @Bean
   PasswordEncoder passwordEncoder() {
-    return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    return new DelegatingPasswordEncoder(
+        ENCODING,
+        Map.of(
+            ENCODING,
+            new WholePasswordEncoder(new BCryptPasswordEncoder()),
+            "bcrypt",
+            new BCryptPasswordEncoder()));
   }
 
   @Bean

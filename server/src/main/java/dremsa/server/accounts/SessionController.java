@@ -29,6 +29,7 @@ class SessionController {
   private final PasswordEncoder passwords;
   private final SignInThrottle throttle;
   private final Sessions sessions;
+  private final KnownDevices devices;
   private final String nobodysHash;
 
   SessionController(
@@ -36,12 +37,14 @@ class SessionController {
       Households households,
       PasswordEncoder passwords,
       SignInThrottle throttle,
-      Sessions sessions) {
+      Sessions sessions,
+      KnownDevices devices) {
     this.accounts = accounts;
     this.households = households;
     this.passwords = passwords;
     this.throttle = throttle;
     this.sessions = sessions;
+    this.devices = devices;
     this.nobodysHash = passwords.encode("nobody");
   }
 
@@ -71,17 +74,22 @@ class SessionController {
   SessionView signIn(
       @Valid @RequestBody SignIn form, HttpServletRequest request, HttpServletResponse response) {
     String key = form.signIn().strip().toLowerCase(Locale.ROOT);
-    throttle.check(key);
     Optional<Account> account = accounts.findBySignIn(key);
+    String address = request.getRemoteAddr();
+    String device = devices.of(account.orElse(null), request);
+    throttle.count(key, address, device);
     // A hash is compared even for an unknown name, so that the time of the answer tells nothing.
     String hash = account.map(Account::passwordHash).orElse(nobodysHash);
     if (!passwords.matches(form.password(), hash) || account.isEmpty()) {
-      throttle.failed(key);
       throw new Problem(
           HttpStatus.UNAUTHORIZED, "wrong-password", "Name and password do not match.", List.of());
     }
-    throttle.succeeded(key);
+    throttle.succeeded(key, address, device);
+    if (passwords.upgradeEncoding(hash)) {
+      accounts.renewHash(account.get().id(), passwords.encode(form.password()));
+    }
     Member member = new Member(account.get().id(), account.get().householdId(), key);
+    devices.met(member.accountId(), request, response);
     sessions.begin(member, request, response);
     return new SessionView(key, true);
   }

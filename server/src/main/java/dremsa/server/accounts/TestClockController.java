@@ -34,7 +34,6 @@ class TestClockController {
     Household household = households.of(member.household());
     household.moveClock(household.clockOffsetSeconds() + move.seconds());
     repository.saveAndFlush(household);
-    households.changed(member.household());
     events.publishEvent(new ClockMoved(member.household()));
   }
 }

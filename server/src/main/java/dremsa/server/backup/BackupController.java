@@ -1,35 +1,59 @@
 package dremsa.server.backup;
 
 import dremsa.server.accounts.Member;
+import dremsa.server.accounts.WithoutTurn;
+import dremsa.server.http.Problem;
 import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
-import org.springframework.http.ResponseEntity;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
+/** A household whole, out and in. */
 @RestController
 @Hidden
 class BackupController {
   private final Backup backup;
+  private final Restore restore;
 
-  BackupController(Backup backup) {
+  BackupController(Backup backup, Restore restore) {
     this.backup = backup;
+    this.restore = restore;
   }
 
+  /** The file is sent with its length, so that whoever fetches it knows when it is not whole. */
   @GetMapping("/api/backup.zip")
-  ResponseEntity<StreamingResponseBody> write(@AuthenticationPrincipal Member member) {
-    return ResponseEntity.ok()
-        .header("Content-Type", "application/zip")
-        .header("Content-Disposition", "attachment; filename=\"dremsa-backup.zip\"")
-        .body(out -> backup.write(member.household(), out));
+  void write(@AuthenticationPrincipal Member member, HttpServletResponse response)
+      throws IOException {
+    Path file = backup.write(member.household());
+    try {
+      response.setContentType("application/zip");
+      response.setContentLengthLong(Files.size(file));
+      response.setHeader("Content-Disposition", "attachment; filename=\"dremsa-backup.zip\"");
+      response.setHeader("Cache-Control", "private, no-store");
+      try (OutputStream out = response.getOutputStream()) {
+        Files.copy(file, out);
+      }
+    } finally {
+      Files.deleteIfExists(file);
+    }
   }
 
+  @WithoutTurn
   @PostMapping(path = "/api/restore", consumes = "application/zip")
   void read(@AuthenticationPrincipal Member member, InputStream file) throws IOException {
-    backup.read(member.household(), file);
+    try {
+      restore.read(member.household(), file);
+    } catch (Problem e) {
+      // What is still on its way is read to its end, or the sender would not hear why.
+      file.skip(Long.MAX_VALUE);
+      throw e;
+    }
   }
 }

@@ -152,12 +152,12 @@ class Batch {
             UUID.randomUUID(), whole.householdId, naming, snapshot, whole.scale, whole.startedAt);
     part.parentId = whole.id;
     part.status = Status.RUNNING;
-    whole.steps.forEach(step -> part.steps.add(StepDone.of(step.state())));
+    whole.steps.forEach(step -> part.steps.add(StepDone.of(part.householdId, step.state())));
     // The dividing itself takes no time.
-    StepDone divided = new StepDone(at);
+    StepDone divided = new StepDone(whole.householdId, at);
     divided.end(at, new StepDone.Report(null, false, null, null, null, null, ""));
     part.steps.add(divided);
-    part.steps.add(new StepDone(at));
+    part.steps.add(new StepDone(whole.householdId, at));
     part.step = part.steps.size() - 1;
     return part;
   }
@@ -166,7 +166,7 @@ class Batch {
   void begin(Instant at) {
     status = Status.RUNNING;
     startedAt = at;
-    steps.add(new StepDone(at));
+    steps.add(new StepDone(householdId, at));
   }
 
   void putOff(Instant to) {
@@ -188,7 +188,7 @@ class Batch {
   }
 
   private void next() {
-    steps.add(new StepDone(present().endedAt()));
+    steps.add(new StepDone(householdId, present().endedAt()));
     step++;
   }
 
@@ -252,7 +252,7 @@ class Batch {
     endedAt = before.endedAt();
     bottledMl = before.bottledMl();
     steps.clear();
-    before.steps().forEach(state -> steps.add(StepDone.of(state)));
+    before.steps().forEach(state -> steps.add(StepDone.of(householdId, state)));
     if (before.formula() != null) {
       formula = before.formula();
       plan = before.plan();

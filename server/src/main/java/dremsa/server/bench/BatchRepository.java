@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface BatchRepository extends JpaRepository<Batch, UUID> {
   Optional<Batch> findByIdAndHouseholdId(UUID id, UUID household);
@@ -23,4 +24,7 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
       UUID household, String formula);
 
   long countByHouseholdId(UUID household);
+
+  @Query("select b.id from Batch b where b.householdId = :household order by b.startedAt")
+  List<UUID> ids(UUID household);
 }

@@ -14,6 +14,7 @@ class BatchTap {
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
 
+  private UUID householdId;
   private UUID batchId;
   private String words;
 
@@ -22,8 +23,9 @@ class BatchTap {
 
   protected BatchTap() {}
 
-  BatchTap(UUID batchId, String words, String state) {
-    this.batchId = batchId;
+  BatchTap(Batch batch, String words, String state) {
+    this.householdId = batch.householdId();
+    this.batchId = batch.id();
     this.words = words;
     this.state = state;
   }

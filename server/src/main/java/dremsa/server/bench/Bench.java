@@ -11,7 +11,6 @@ import dremsa.core.formula.Window;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
-import dremsa.server.accounts.Households;
 import dremsa.server.formulas.Formulas;
 import dremsa.server.history.Happening;
 import dremsa.server.http.FieldProblem;
@@ -49,7 +48,6 @@ public class Bench {
   private final Kitchens kitchens;
   private final Formulas formulas;
   private final Planner planner;
-  private final Households households;
   private final Stored stored;
   private final ApplicationEventPublisher events;
 
@@ -60,7 +58,6 @@ public class Bench {
       Kitchens kitchens,
       Formulas formulas,
       Planner planner,
-      Households households,
       Stored stored,
       ApplicationEventPublisher events) {
     this.repository = repository;
@@ -69,7 +66,6 @@ public class Bench {
     this.kitchens = kitchens;
     this.formulas = formulas;
     this.planner = planner;
-    this.households = households;
     this.stored = stored;
     this.events = events;
   }
@@ -93,7 +89,6 @@ public class Bench {
   /** Starts a batch, or keeps it measured out for its time. */
   @Transactional
   public UUID start(UUID household, Plan plan, When when, Instant at) {
-    households.changed(household);
     Kitchen kitchen = kitchens.of(household);
     Planner.Planned planned = planner.solve(household, plan, kitchen, at);
     Brew brew = planned.reached().brew();
@@ -160,7 +155,6 @@ public class Bench {
   /** Begins a batch that was planned. */
   @Transactional
   public void begin(UUID household, UUID id, long version, Instant at) {
-    households.changed(household);
     Batch batch = log.find(household, id, version);
     if (batch.status() != Batch.Status.PLANNED) {
       throw Problem.conflict("This brew has begun already.");
@@ -171,7 +165,6 @@ public class Bench {
   /** Puts a planned start off, or brings it forward. */
   @Transactional
   public void putOff(UUID household, UUID id, long version, When when, Instant at) {
-    households.changed(household);
     Batch batch = log.find(household, id, version);
     if (batch.status() != Batch.Status.PLANNED) {
       throw Problem.conflict("This brew has begun already.");
@@ -282,7 +275,6 @@ public class Bench {
    */
   @Transactional
   public void finish(UUID household, UUID id, int index, long version, Done done, Instant at) {
-    households.changed(household);
     Batch batch = log.present(household, id, version, index, at);
     Runs.Run run = runs.of(batch, at);
     Formula formula = run.brew().formula();
@@ -370,7 +362,6 @@ public class Bench {
   /** Takes the last tap back. */
   @Transactional
   public void undo(UUID household, UUID id, long version, Instant at) {
-    households.changed(household);
     Batch batch = log.find(household, id, version);
     if (batch.status() == Batch.Status.BOTTLED) {
       events.publishEvent(
@@ -386,7 +377,6 @@ public class Bench {
   /** Ends a run without bottles. */
   @Transactional
   public void giveUp(UUID household, UUID id, long version, String reason, Instant at) {
-    households.changed(household);
     Batch batch = log.find(household, id, version);
     if (batch.status() != Batch.Status.RUNNING && batch.status() != Batch.Status.PLANNED) {
       throw Problem.conflict("This brew is over already.");

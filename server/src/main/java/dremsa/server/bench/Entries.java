@@ -1,7 +1,6 @@
 package dremsa.server.bench;
 
 import dremsa.core.check.Plausibility;
-import dremsa.server.accounts.Households;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import java.time.Duration;
@@ -20,13 +19,11 @@ class Entries {
   private final EntryRepository repository;
   private final Runs runs;
   private final Log log;
-  private final Households households;
 
-  Entries(EntryRepository repository, Runs runs, Log log, Households households) {
+  Entries(EntryRepository repository, Runs runs, Log log) {
     this.repository = repository;
     this.runs = runs;
     this.log = log;
-    this.households = households;
   }
 
   /**
@@ -37,7 +34,6 @@ class Entries {
    */
   @Transactional
   void add(UUID household, UUID id, BatchEntry.What what, boolean sure, Instant at) {
-    households.changed(household);
     Batch batch = log.get(household, id);
     if (batch.status() != Batch.Status.RUNNING) {
       throw Problem.conflict("This brew does not run: nothing can be entered.");
@@ -118,7 +114,6 @@ class Entries {
   /** Takes a line out again. */
   @Transactional
   void remove(UUID household, UUID id, long entry, Instant at) {
-    households.changed(household);
     Batch batch = log.get(household, id);
     BatchEntry found =
         repository

@@ -3,6 +3,7 @@ package dremsa.server.bench;
 import dremsa.core.brew.Cooling;
 import dremsa.core.check.Plausibility;
 import dremsa.server.accounts.Households;
+import dremsa.server.accounts.Turns;
 import dremsa.server.devices.DeviceException;
 import dremsa.server.devices.DeviceReading;
 import dremsa.server.devices.Devices;
@@ -37,6 +38,7 @@ class Follows {
   private final Entries entries;
   private final Households households;
   private final TransactionTemplate transaction;
+  private final Turns turns;
 
   Follows(
       JdbcTemplate jdbc,
@@ -45,7 +47,8 @@ class Follows {
       Runs runs,
       Entries entries,
       Households households,
-      TransactionTemplate transaction) {
+      TransactionTemplate transaction,
+      Turns turns) {
     this.jdbc = jdbc;
     this.devices = devices;
     this.batches = batches;
@@ -53,6 +56,7 @@ class Follows {
     this.entries = entries;
     this.households = households;
     this.transaction = transaction;
+    this.turns = turns;
   }
 
   /** The device work that the scheduler repeats. */
@@ -87,9 +91,9 @@ class Follows {
   }
 
   void follow(UUID household, UUID batch, String device, Instant now) {
-    transaction.executeWithoutResult(
-        t -> {
-          households.changed(household);
+    turns.take(
+        household,
+        () -> {
           get(household, batch);
           jdbc.update(
               "replace into batch_follow (batch_id, household_id, device, since, problem)"
@@ -103,14 +107,11 @@ class Follows {
   }
 
   void stop(UUID household, UUID batch) {
-    transaction.executeWithoutResult(
-        t -> {
-          households.changed(household);
-          jdbc.update(
-              "delete from batch_follow where batch_id = ? and household_id = ?",
-              batch.toString(),
-              household.toString());
-        });
+    turns.require(household);
+    jdbc.update(
+        "delete from batch_follow where batch_id = ? and household_id = ?",
+        batch.toString(),
+        household.toString());
   }
 
   private Batch get(UUID household, UUID batch) {
@@ -141,7 +142,7 @@ class Follows {
         };
     String source = reading.device().substring(0, Math.min(80, reading.device().length()));
     BatchEntry.What what = new BatchEntry.What(kind, reading.value(), null, "", source);
-    transaction.executeWithoutResult(t -> entries.add(household, batch, what, sure, now));
+    turns.take(household, () -> entries.add(household, batch, what, sure, now));
   }
 
   private PotState pot(Batch batch, Instant now) {
@@ -229,22 +230,21 @@ class Follows {
 
   private void note(Row row, String problem, Instant now) {
     String kept = problem.length() > 200 ? problem.substring(0, 200) : problem;
-    transaction.executeWithoutResult(
-        t -> {
-          int changed =
-              jdbc.update(
-                  "update batch_follow set problem = ? where batch_id = ? and problem <> ?",
-                  kept,
-                  row.batch().toString(),
-                  kept);
+    if (kept.equals(of(row.batch()).map(Following::problem).orElse("")) && !kept.isEmpty()) {
+      return;
+    }
+    turns.take(
+        row.household(),
+        () -> {
+          jdbc.update(
+              "update batch_follow set problem = ? where batch_id = ?",
+              kept,
+              row.batch().toString());
           if (kept.isEmpty()) {
             jdbc.update(
                 "update batch_follow set last_at = ? where batch_id = ?",
                 Timestamp.from(now),
                 row.batch().toString());
-          }
-          if (changed > 0) {
-            households.changed(row.household());
           }
         });
   }

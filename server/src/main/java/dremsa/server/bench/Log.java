@@ -102,7 +102,7 @@ class Log {
 
   /** Keeps what a batch was before a tap, so that it can be taken back. */
   void tapped(Batch batch, String words, boolean changesSteps) {
-    taps.save(new BatchTap(batch.id(), words, stored.write(batch.memento(changesSteps))));
+    taps.save(new BatchTap(batch, words, stored.write(batch.memento(changesSteps))));
   }
 
   /** The last tap, in words; empty when there is none to take back. */

@@ -1,12 +1,16 @@
 package dremsa.server.bench;
 
-import dremsa.server.accounts.Households;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
-import java.io.ByteArrayInputStream;
+import java.awt.image.SampleModel;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
 import java.util.UUID;
@@ -28,33 +32,45 @@ class Photos {
   static final int MOST = 12;
   private static final int LONGEST_PX = 1600;
 
-  /** A picture of more is refused before it is unpacked: it would fill the memory. */
-  private static final long MOST_PIXELS = 40_000_000;
+  /**
+   * A picture of more is refused before it is unpacked: it would fill the memory. 40 million dots
+   * of three colours are as much as a good camera makes.
+   */
+  private static final long MOST_UNPACKED_BYTES = 120_000_000;
 
   /** One at a time is unpacked. */
   private final Semaphore desk = new Semaphore(1);
 
   private final PhotoRepository repository;
   private final Log log;
-  private final Households households;
 
-  Photos(PhotoRepository repository, Log log, Households households) {
+  Photos(PhotoRepository repository, Log log) {
     this.repository = repository;
     this.log = log;
-    this.households = households;
   }
 
   /**
-   * Draws a picture anew as JPEG.
+   * Draws a picture anew as JPEG. It waits for its turn in a file: many at once must not fill the
+   * memory.
    *
-   * @throws Problem when it is no JPEG or PNG, or has too many pixels
+   * @throws Problem when it is no JPEG or PNG, or too large once unpacked
    */
-  byte[] clean(byte[] picture) {
+  byte[] clean(InputStream picture) throws IOException {
+    Path file = Files.createTempFile("photo", null);
+    try {
+      Files.copy(picture, file, StandardCopyOption.REPLACE_EXISTING);
+      return clean(file);
+    } finally {
+      Files.deleteIfExists(file);
+    }
+  }
+
+  private byte[] clean(Path picture) {
     desk.acquireUninterruptibly();
     try {
       checkSize(picture);
       ByteArrayOutputStream out = new ByteArrayOutputStream();
-      Thumbnails.of(new ByteArrayInputStream(picture))
+      Thumbnails.of(picture.toFile())
           .size(LONGEST_PX, LONGEST_PX)
           .keepAspectRatio(true)
           .outputFormat("jpg")
@@ -68,8 +84,8 @@ class Photos {
     }
   }
 
-  private static void checkSize(byte[] picture) throws IOException {
-    try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(picture))) {
+  private static void checkSize(Path picture) throws IOException {
+    try (ImageInputStream in = ImageIO.createImageInputStream(picture.toFile())) {
       Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
       if (!readers.hasNext()) {
         throw new IOException("no reader");
@@ -77,14 +93,21 @@ class Photos {
       ImageReader reader = readers.next();
       try {
         reader.setInput(in, true, true);
-        long pixels = (long) reader.getWidth(0) * reader.getHeight(0);
-        if (pixels > MOST_PIXELS) {
-          throw refused("This picture has too many dots: at most 40 million.");
+        long dots = (long) reader.getWidth(0) * reader.getHeight(0);
+        if (dots * bytesPerDot(reader) > MOST_UNPACKED_BYTES) {
+          throw refused(
+              "This picture is too large once unpacked: at most 40 million dots of three colours.");
         }
       } finally {
         reader.dispose();
       }
     }
+  }
+
+  /** As it is unpacked: eight for 16 bits of four colours, three for a photo. */
+  private static int bytesPerDot(ImageReader reader) throws IOException {
+    SampleModel samples = reader.getImageTypes(0).next().getSampleModel();
+    return Math.max(1, Arrays.stream(samples.getSampleSize()).sum() / Byte.SIZE);
   }
 
   private static Problem refused(String words) {
@@ -93,7 +116,6 @@ class Photos {
 
   @Transactional
   UUID add(UUID household, UUID id, byte[] clean, String caption, Instant at) {
-    households.changed(household);
     Batch batch = log.get(household, id);
     if (repository.countByBatchId(id) >= MOST) {
       throw new Problem(
@@ -116,7 +138,6 @@ class Photos {
 
   @Transactional
   void remove(UUID household, UUID photo) {
-    households.changed(household);
     repository.delete(
         repository
             .findByIdAndHouseholdId(photo, household)

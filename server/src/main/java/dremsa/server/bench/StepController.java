@@ -3,6 +3,8 @@ package dremsa.server.bench;
 import dremsa.core.formula.Step;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
+import dremsa.server.accounts.Turns;
+import dremsa.server.accounts.WithoutTurn;
 import dremsa.server.bench.RunJson.CoolingView;
 import dremsa.server.bench.RunJson.RunView;
 import dremsa.server.http.FieldProblem;
@@ -12,14 +14,17 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.io.IOException;
 import java.time.Instant;
 import java.util.Map;
 import java.util.UUID;
 import org.hibernate.validator.constraints.Range;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.io.InputStreamResource;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -43,7 +48,8 @@ class StepController {
   private final RunViews views;
   private final Households households;
   private final Idempotency idempotency;
-  private final org.springframework.transaction.support.TransactionTemplate transaction;
+  private final Turns turns;
+  private final TransactionTemplate transaction;
 
   StepController(
       StepTaps taps,
@@ -55,7 +61,8 @@ class StepController {
       RunViews views,
       Households households,
       Idempotency idempotency,
-      org.springframework.transaction.support.TransactionTemplate transaction) {
+      Turns turns,
+      TransactionTemplate transaction) {
     this.taps = taps;
     this.log = log;
     this.entries = entries;
@@ -65,6 +72,7 @@ class StepController {
     this.views = views;
     this.households = households;
     this.idempotency = idempotency;
+    this.turns = turns;
     this.transaction = transaction;
   }
 
@@ -122,19 +130,16 @@ class StepController {
       @Nullable Boolean sure) {}
 
   private RunView once(Member member, UUID id, String key, Object form, Runnable work) {
-    return transaction.execute(
-        t -> {
-          idempotency.once(
-              member.household(),
-              key,
-              Map.of("batch", id, "form", form),
-              Boolean.class,
-              () -> {
-                work.run();
-                return true;
-              });
-          return views.view(member.household(), id);
+    idempotency.once(
+        member.household(),
+        key,
+        Map.of("batch", id, "form", form),
+        Boolean.class,
+        () -> {
+          work.run();
+          return true;
         });
+    return views.view(member.household(), id);
   }
 
   private StepTaps.At at(Member member, UUID id, int index, long version, @Nullable Long ago) {
@@ -273,6 +278,7 @@ class StepController {
     return transaction.execute(t -> views.view(member.household(), id));
   }
 
+  @WithoutTurn
   @PostMapping("/device-reading")
   RunView readDevice(
       @AuthenticationPrincipal Member member,
@@ -283,6 +289,7 @@ class StepController {
   }
 
   /** Takes a reading a minute from now on, for as long as it runs. */
+  @WithoutTurn
   @PostMapping("/following")
   RunView follow(
       @AuthenticationPrincipal Member member,
@@ -299,6 +306,7 @@ class StepController {
   }
 
   /** A photo, as JPEG or PNG; at most 12 MB and 12 of a run. */
+  @WithoutTurn
   @PostMapping(
       path = "/photos",
       consumes = {MediaType.IMAGE_JPEG_VALUE, MediaType.IMAGE_PNG_VALUE})
@@ -306,13 +314,20 @@ class StepController {
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @RequestParam(defaultValue = "") String caption,
-      @RequestBody byte[] picture) {
+      @RequestBody InputStreamResource picture)
+      throws IOException {
     if (caption.length() > 200) {
       throw Problem.invalid(FieldProblem.of("caption", null, "At most 200 characters."));
     }
-    byte[] clean = photos.clean(picture);
-    photos.add(member.household(), id, clean, caption.strip(), households.now(member.household()));
-    return view(member, id);
+    // Drawn anew before the turn: others of the household need not wait for it.
+    byte[] clean = photos.clean(picture.getInputStream());
+    return turns.take(
+        member.household(),
+        () -> {
+          Instant now = households.now(member.household());
+          photos.add(member.household(), id, clean, caption.strip(), now);
+          return views.view(member.household(), id);
+        });
   }
 
   @GetMapping(path = "/photos/{photo}", produces = MediaType.IMAGE_JPEG_VALUE)

@@ -6,11 +6,13 @@ import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import java.time.Instant;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /** What really happened at one step of a batch. */
 @Embeddable
 class StepDone {
+  private UUID householdId;
   private Instant startedAt;
   private Instant endedAt;
 
@@ -38,7 +40,8 @@ class StepDone {
 
   protected StepDone() {}
 
-  StepDone(Instant startedAt) {
+  StepDone(UUID householdId, Instant startedAt) {
+    this.householdId = householdId;
     this.startedAt = startedAt;
   }
 
@@ -68,8 +71,8 @@ class StepDone {
       Double measuredPh,
       String note) {}
 
-  static StepDone of(State state) {
-    StepDone step = new StepDone(state.startedAt());
+  static StepDone of(UUID householdId, State state) {
+    StepDone step = new StepDone(householdId, state.startedAt());
     step.endedAt = state.endedAt();
     step.timing = state.timing();
     step.cueSeen = state.cueSeen();

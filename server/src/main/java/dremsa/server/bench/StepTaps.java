@@ -9,7 +9,6 @@ import dremsa.core.formula.Step.Cool;
 import dremsa.core.formula.Step.CoolingWay;
 import dremsa.core.formula.StepWords;
 import dremsa.core.formula.Window;
-import dremsa.server.accounts.Households;
 import dremsa.server.history.Happening;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
@@ -32,18 +31,15 @@ class StepTaps {
 
   private final Runs runs;
   private final Log log;
-  private final Households households;
   private final Stored stored;
 
-  StepTaps(Runs runs, Log log, Households households, Stored stored) {
+  StepTaps(Runs runs, Log log, Stored stored) {
     this.runs = runs;
     this.log = log;
-    this.households = households;
     this.stored = stored;
   }
 
   private Batch present(At tap) {
-    households.changed(tap.household());
     return log.present(tap.household(), tap.batch(), tap.version(), tap.index(), tap.at());
   }
 

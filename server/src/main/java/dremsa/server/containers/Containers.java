@@ -2,7 +2,6 @@ package dremsa.server.containers;
 
 import dremsa.core.fill.ContainerSet;
 import dremsa.core.kitchen.Container;
-import dremsa.server.accounts.Households;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import java.time.Instant;
@@ -20,12 +19,10 @@ public class Containers {
 
   private final OwnedSetRepository repository;
   private final FullContainers full;
-  private final Households households;
 
-  Containers(OwnedSetRepository repository, FullContainers full, Households households) {
+  Containers(OwnedSetRepository repository, FullContainers full) {
     this.repository = repository;
     this.full = full;
-    this.households = households;
   }
 
   /** A set as it is kept, with what is in use. */
@@ -55,7 +52,6 @@ public class Containers {
   /** Writes a new set down; one of that kind and size there already is refused. */
   @Transactional
   public void add(UUID household, Container kind, double sizeMl, boolean filter, int owned) {
-    households.changed(household);
     List<OwnedSet> all = repository.findByHouseholdIdOrderByKindAscSizeMlAsc(household);
     if (all.size() >= MOST_SETS) {
       throw Problem.conflict("There are " + MOST_SETS + " sorts of containers already.");
@@ -70,7 +66,6 @@ public class Containers {
 
   @Transactional
   public void change(UUID household, UUID id, long version, boolean filter, int owned) {
-    households.changed(household);
     OwnedSet set = get(household, id, version);
     set.change(filter, owned);
     repository.saveAndFlush(set);
@@ -84,7 +79,6 @@ public class Containers {
    */
   @Transactional
   public void sterilised(UUID household, UUID id, long version, int count, Instant at) {
-    households.changed(household);
     OwnedSet set = get(household, id, version);
     int free = set.toCore(inUse(set, full.of(household))).free();
     if (count > free) {
@@ -97,7 +91,6 @@ public class Containers {
 
   @Transactional
   public void remove(UUID household, UUID id) {
-    households.changed(household);
     repository.delete(found(household, id));
     repository.flush();
   }

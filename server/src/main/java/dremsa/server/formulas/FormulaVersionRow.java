@@ -7,6 +7,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.io.Serializable;
 import java.time.Instant;
+import java.util.UUID;
 
 /** A state of a formula that was kept. */
 @Entity
@@ -17,6 +18,7 @@ class FormulaVersionRow {
   record Key(String formulaId, int number) implements Serializable {}
 
   @EmbeddedId private Key key;
+  private UUID householdId;
 
   @Column(length = 16_000_000)
   private String content;
@@ -27,8 +29,10 @@ class FormulaVersionRow {
 
   protected FormulaVersionRow() {}
 
-  FormulaVersionRow(Key key, String content, int schemaVersion, Instant keptAt, String note) {
+  FormulaVersionRow(
+      Key key, UUID householdId, String content, int schemaVersion, Instant keptAt, String note) {
     this.key = key;
+    this.householdId = householdId;
     this.content = content;
     this.schemaVersion = schemaVersion;
     this.keptAt = keptAt;

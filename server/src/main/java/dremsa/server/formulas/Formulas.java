@@ -3,7 +3,6 @@ package dremsa.server.formulas;
 import dremsa.core.formula.BuiltInFormulas;
 import dremsa.core.formula.Differences;
 import dremsa.core.formula.Formula;
-import dremsa.server.accounts.Households;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.wire.FormulaJson;
@@ -27,17 +26,11 @@ public class Formulas {
 
   private final FormulaRepository repository;
   private final FormulaVersionRepository versions;
-  private final Households households;
   private final Stored stored;
 
-  Formulas(
-      FormulaRepository repository,
-      FormulaVersionRepository versions,
-      Households households,
-      Stored stored) {
+  Formulas(FormulaRepository repository, FormulaVersionRepository versions, Stored stored) {
     this.repository = repository;
     this.versions = versions;
-    this.households = households;
     this.stored = stored;
   }
 
@@ -96,7 +89,6 @@ public class Formulas {
   @Transactional
   public List<String> add(
       UUID household, List<Formula> formulas, @Nullable String copiedFrom, Instant at) {
-    households.changed(household);
     if (repository.countByHouseholdIdAndGoneAtIsNull(household) + formulas.size() > MOST) {
       throw Problem.conflict("A household keeps at most " + MOST + " formulas of its own.");
     }
@@ -122,7 +114,6 @@ public class Formulas {
    */
   @Transactional
   public void save(UUID household, String id, Formula formula, long expected, Instant at) {
-    households.changed(household);
     FormulaRow row = standing(household, id);
     if (row.version() != expected) {
       throw new Problem(
@@ -148,7 +139,6 @@ public class Formulas {
   /** Takes a formula away; it can be brought back. */
   @Transactional
   public void takeAway(UUID household, String id, Instant at) {
-    households.changed(household);
     FormulaRow row = standing(household, id);
     row.goneAt(at);
     repository.saveAndFlush(row);
@@ -157,7 +147,6 @@ public class Formulas {
   /** Brings a formula back that was taken away. */
   @Transactional
   public void bringBack(UUID household, String id) {
-    households.changed(household);
     FormulaRow row =
         repository
             .findByIdAndHouseholdId(id, household)
@@ -173,7 +162,6 @@ public class Formulas {
    */
   @Transactional
   public int keep(UUID household, String id, String note, Instant at) {
-    households.changed(household);
     return keep(standing(household, id), note, at);
   }
 
@@ -187,6 +175,7 @@ public class Formulas {
     versions.save(
         new FormulaVersionRow(
             new FormulaVersionRow.Key(row.id(), number),
+            row.householdId(),
             row.content(),
             row.schemaVersion(),
             at,

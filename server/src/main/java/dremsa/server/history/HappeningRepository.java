@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 interface HappeningRepository extends JpaRepository<Happening, Long> {
@@ -21,6 +22,14 @@ interface HappeningRepository extends JpaRepository<Happening, Long> {
 
   List<Happening> findByHouseholdIdAndBatchIdOrderByHappenedAtDescIdDesc(
       UUID household, UUID batch, Pageable page);
+
+  @Modifying(flushAutomatically = true)
+  @Query(
+      """
+      update Happening h set h.bottleId = null
+      where h.householdId = :household and h.batchId = :batch and h.bottleId is not null
+      """)
+  void forgetBottles(UUID household, UUID batch);
 
   /** A page of the whole record, with the names that a reader knows things by. */
   @Query(

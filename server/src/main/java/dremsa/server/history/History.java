@@ -79,6 +79,12 @@ public class History {
         household, bottle, NOT_UNDONE);
   }
 
+  /** What happened to bottles that were never filled after all stays, but names them no more. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void forgetBottles(UUID household, UUID batch) {
+    repository.forgetBottles(household, batch);
+  }
+
   /** All that belongs to a change. */
   public List<Happening> ofChange(UUID household, UUID change) {
     return repository.findByHouseholdIdAndChangeIdOrderById(household, change);

@@ -26,7 +26,7 @@ class BodyLimit extends OncePerRequestFilter {
   static final long MOST_FILE_BYTES = 12 * MOST_BYTES;
 
   /** A household whole, with its photos. */
-  static final long MOST_BACKUP_BYTES = 256 * MOST_BYTES;
+  static final long MOST_BACKUP_BYTES = 8L * 1024 * MOST_BYTES;
 
   private static final Map<String, Long> LARGER =
       Map.of(

@@ -8,6 +8,7 @@ import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
@@ -16,6 +17,8 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.MapperFeature;
+import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -25,21 +28,29 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class Idempotency {
   private static final int KEPT_DAYS = 3;
+  private static final int LONGEST_KEY = 80;
 
   private final JdbcTemplate jdbc;
   private final JsonMapper json;
+  private final JsonMapper canonical;
   private final Clock clock;
 
   Idempotency(JdbcTemplate jdbc, JsonMapper json, Clock clock) {
     this.jdbc = jdbc;
     this.json = json;
+    this.canonical =
+        json.rebuild()
+            .enable(MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
+            .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
+            .build();
     this.clock = clock;
   }
 
   /**
-   * Does the work once for a key.
+   * Does the work once for a key. It runs in the household's turn: a second device with the same
+   * key has waited for the first one's transaction, and finds its answer here.
    *
-   * @param key from the header; without one the work is simply done
+   * @param key from the header, compared by its bytes; without one the work is simply done
    * @param request what was asked; the same key with another request is refused
    */
   @Transactional(propagation = Propagation.MANDATORY)
@@ -47,44 +58,42 @@ public class Idempotency {
     if (key == null || key.isBlank()) {
       return work.get();
     }
-    if (key.length() > 80) {
+    byte[] bytes = key.getBytes(StandardCharsets.UTF_8);
+    if (bytes.length > LONGEST_KEY) {
       throw Problem.invalid(
           FieldProblem.of("Idempotency-Key", null, "A key has at most 80 characters."));
     }
     String hash = hash(request);
-    // Claiming the key first makes a second device wait here for the first one's transaction.
-    int claimed =
-        jdbc.update(
-            "insert ignore into idempotency values (?, ?, ?, 0, '', ?)",
-            household.toString(),
-            key,
-            hash,
-            Timestamp.from(clock.instant()));
-    if (claimed == 0) {
-      return earlier(household, key, hash, type);
+    Optional<Kept> kept = find(household, bytes);
+    if (kept.isPresent()) {
+      if (!kept.get().hash().equals(hash)) {
+        throw new Problem(
+            HttpStatus.CONFLICT, "key-reused", "This key was used for another request.", List.of());
+      }
+      return json.readValue(kept.get().response(), type);
     }
     T answer = work.get();
     jdbc.update(
-        "update idempotency set status = 200, response = ? where household_id = ? and idempotency_key = ?",
-        json.writeValueAsString(answer),
+        "insert into idempotency values (?, ?, ?, 200, ?, ?)",
         household.toString(),
-        key);
+        bytes,
+        hash,
+        json.writeValueAsString(answer),
+        Timestamp.from(clock.instant()));
     return answer;
   }
 
-  private <T> T earlier(UUID household, String key, String hash, Class<T> type) {
-    record Kept(String hash, String response) {}
-    List<Kept> kept =
-        jdbc.query(
+  private record Kept(String hash, String response) {}
+
+  private Optional<Kept> find(UUID household, byte[] key) {
+    return jdbc
+        .query(
             "select request_hash, response from idempotency where household_id = ? and idempotency_key = ?",
             (row, n) -> new Kept(row.getString(1), row.getString(2)),
             household.toString(),
-            key);
-    if (kept.isEmpty() || !kept.get(0).hash().equals(hash)) {
-      throw new Problem(
-          HttpStatus.CONFLICT, "key-reused", "This key was used for another request.", List.of());
-    }
-    return json.readValue(kept.get(0).response(), type);
+            key)
+        .stream()
+        .findFirst();
   }
 
   /** Forgets keys that no phone will repeat any more. */
@@ -96,11 +105,14 @@ public class Idempotency {
         Timestamp.from(clock.instant().minus(KEPT_DAYS, ChronoUnit.DAYS)));
   }
 
+  /**
+   * What was asked, as a number that is the same in every process: maps and records are written in
+   * the order of their names.
+   */
   private String hash(Object request) {
     try {
       MessageDigest digest = MessageDigest.getInstance("SHA-256");
-      byte[] body = json.writeValueAsString(request).getBytes(StandardCharsets.UTF_8);
-      return HexFormat.of().formatHex(digest.digest(body));
+      return HexFormat.of().formatHex(digest.digest(canonical.writeValueAsBytes(request)));
     } catch (NoSuchAlgorithmException e) {
       throw new IllegalStateException(e);
     }

@@ -33,6 +33,15 @@ public final class Problem extends RuntimeException {
         HttpStatus.NOT_FOUND, "not-found", "There is no such " + what + ".", List.of());
   }
 
+  /** Not now; the same request may succeed in a moment. */
+  public static Problem busy() {
+    return new Problem(
+        HttpStatus.SERVICE_UNAVAILABLE,
+        "busy",
+        "Dremsa has much to do at this moment. Try again in a few seconds; nothing was changed.",
+        List.of());
+  }
+
   /** Somebody else was quicker. */
   public static Problem conflict(String message) {
     return new Problem(HttpStatus.CONFLICT, "conflict", message, List.of());

@@ -10,6 +10,7 @@ import org.hibernate.validator.constraints.Range;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -32,6 +33,15 @@ import tools.jackson.databind.exc.UnrecognizedPropertyException;
 class ProblemHandler extends ResponseEntityExceptionHandler {
   private static final Logger LOG = LoggerFactory.getLogger(ProblemHandler.class);
 
+  /** When to ask again what cannot be answered now, s. */
+  private static final String RETRY_AFTER_S = "2";
+
+  private final Outage outage;
+
+  ProblemHandler(Outage outage) {
+    this.outage = outage;
+  }
+
   @ExceptionHandler(Problem.class)
   ResponseEntity<ProblemDetail> problem(Problem problem) {
     return answer(problem.status(), problem.type(), problem.getMessage(), problem.errors());
@@ -52,14 +62,28 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
         HttpStatus.NOT_FOUND, "not-found", "There is nothing at this address.", List.of());
   }
 
+  /** Somebody else's work was in the way until patience ended: it may go the next time. */
+  @ExceptionHandler(PessimisticLockingFailureException.class)
+  ResponseEntity<ProblemDetail> locked(PessimisticLockingFailureException e) {
+    return problem(Problem.busy());
+  }
+
   @ExceptionHandler(Exception.class)
   ResponseEntity<ProblemDetail> unexpected(Exception e, HttpServletRequest request) {
+    if (outage.isOne(e)) {
+      return outage.began();
+    }
+    return unexpected(e, request.getMethod() + " " + request.getRequestURI());
+  }
+
+  /** What nobody foresaw: the person gets a number by which the record tells what it was. */
+  static ResponseEntity<ProblemDetail> unexpected(Throwable e, String request) {
     String reference = UUID.randomUUID().toString().substring(0, 8);
-    LOG.error("{} {} failed [{}]", request.getMethod(), request.getRequestURI(), reference, e);
+    LOG.error("{} failed [{}]", request, reference, e);
     return answer(
         HttpStatus.INTERNAL_SERVER_ERROR,
         "unexpected",
-        "Something went wrong on our side (reference " + reference + "). Nothing was changed.",
+        "Something went wrong on our side (reference " + reference + ").",
         List.of());
   }
 
@@ -158,7 +182,7 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     return path.toString();
   }
 
-  private static ResponseEntity<ProblemDetail> answer(
+  static ResponseEntity<ProblemDetail> answer(
       HttpStatus status, String type, String detail, List<FieldProblem> errors) {
     ProblemDetail body = ProblemDetail.forStatusAndDetail(status, detail);
     body.setType(URI.create("urn:dremsa:problem:" + type));
@@ -166,11 +190,17 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     if (!errors.isEmpty()) {
       body.setProperty("errors", errors);
     }
-    return ResponseEntity.status(status).body(body);
+    ResponseEntity.BodyBuilder answer = ResponseEntity.status(status);
+    if (status == HttpStatus.SERVICE_UNAVAILABLE) {
+      answer.header(HttpHeaders.RETRY_AFTER, RETRY_AFTER_S);
+    }
+    return answer.body(body);
   }
 
   private static ResponseEntity<Object> widen(ResponseEntity<ProblemDetail> answer) {
-    return ResponseEntity.status(answer.getStatusCode()).body(answer.getBody());
+    return ResponseEntity.status(answer.getStatusCode())
+        .headers(answer.getHeaders())
+        .body(answer.getBody());
   }
 
   /** A body that grew over the limit while it was read. */

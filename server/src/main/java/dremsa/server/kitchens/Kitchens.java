@@ -68,7 +68,6 @@ public class Kitchens {
    */
   @Transactional
   public void save(UUID household, KitchenJson kitchen, long expected) {
-    households.changed(household);
     KitchenRow row = repository.findById(household).orElse(null);
     if ((row == null ? 0 : row.version() + 1) != expected) {
       throw Problem.conflict(

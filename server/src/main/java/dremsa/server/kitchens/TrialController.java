@@ -5,6 +5,7 @@ import dremsa.core.kitchen.Kitchen;
 import dremsa.core.kitchen.Vessel;
 import dremsa.core.measure.Figure;
 import dremsa.server.accounts.Member;
+import dremsa.server.accounts.WithoutTurn;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.wire.AmountJson;
@@ -56,6 +57,7 @@ class TrialController {
       @NotNull(message = "Say how long it boiled.") Double minutes) {}
 
   @Operation(summary = "Net power of a hob, from the time that water took to boil")
+  @WithoutTurn
   @PostMapping("/api/kitchen/trials/boil")
   FigureJson boil(@AuthenticationPrincipal Member member, @Valid @RequestBody BoilTrial trial) {
     return answer(
@@ -69,6 +71,7 @@ class TrialController {
   }
 
   @Operation(summary = "Heat held at a boil, from what a pot lost in weight")
+  @WithoutTurn
   @PostMapping("/api/kitchen/trials/weigh")
   FigureJson weigh(@AuthenticationPrincipal Member member, @Valid @RequestBody WeighTrial trial) {
     return answer(

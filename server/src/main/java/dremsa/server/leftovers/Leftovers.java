@@ -23,6 +23,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
+import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -100,6 +101,15 @@ public class Leftovers {
         spent.householdId(), subject(spent), at.isBefore(now) ? List.of() : List.of(due));
   }
 
+  /** Plans anew what the leftovers that wait will call for. */
+  void planAgain(UUID household, Instant now) {
+    ZoneId zone = households.of(household).zone();
+    repository
+        .findByHouseholdIdAndOutcomeOrderByLastDayAscStrainedAtAsc(
+            household, SpentPlant.Outcome.OPEN, Pageable.unpaged())
+        .forEach(spent -> remind(spent, zone, now));
+  }
+
   private static String subject(SpentPlant spent) {
     return "leftover:" + spent.id();
   }
@@ -129,7 +139,6 @@ public class Leftovers {
       SpentPlant.Outcome how,
       Double driedGrams,
       Instant at) {
-    households.changed(household);
     SpentPlant spent = get(household, id, version);
     if (spent.outcome() != SpentPlant.Outcome.OPEN) {
       throw Problem.conflict("This is gone already.");
@@ -172,7 +181,6 @@ public class Leftovers {
   /** Takes back what became of it. */
   @Transactional
   public void undo(UUID household, UUID id, long version, Instant at) {
-    households.changed(household);
     SpentPlant spent = get(household, id, version);
     if (spent.outcome() == SpentPlant.Outcome.OPEN) {
       throw Problem.conflict("There is nothing to take back here.");

@@ -3,7 +3,6 @@ package dremsa.server.materials;
 import dremsa.core.material.ImpossibleFigureException;
 import dremsa.core.material.Material;
 import dremsa.core.material.Materials;
-import dremsa.server.accounts.Households;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.wire.MaterialJson;
@@ -21,12 +20,10 @@ public class HouseholdMaterials {
   static final int MOST = 500;
 
   private final MaterialRepository repository;
-  private final Households households;
   private final Stored stored;
 
-  HouseholdMaterials(MaterialRepository repository, Households households, Stored stored) {
+  HouseholdMaterials(MaterialRepository repository, Stored stored) {
     this.repository = repository;
-    this.households = households;
     this.stored = stored;
   }
 
@@ -51,7 +48,6 @@ public class HouseholdMaterials {
   /** Adds a material, or changes what the household knows of one. */
   @Transactional
   public void put(UUID household, MaterialJson json) {
-    households.changed(household);
     Material own = core(json);
     MaterialRow.Key key = new MaterialRow.Key(household, own.id());
     String content = stored.write(MaterialJson.of(own, true));
@@ -89,7 +85,6 @@ public class HouseholdMaterials {
   /** Forgets what the household said of a material: the catalogue's figures hold again. */
   @Transactional
   public void forget(UUID household, String material) {
-    households.changed(household);
     MaterialRow.Key key = new MaterialRow.Key(household, material);
     if (!repository.existsById(key)) {
       throw Problem.notFound("own material");

@@ -8,6 +8,7 @@ import dremsa.core.kitchen.Kitchen;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
+import dremsa.server.accounts.WithoutTurn;
 import dremsa.server.containers.Containers;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
@@ -133,6 +134,7 @@ class PredictionController {
                         @ExampleObject(name = "two bottles of a known formula", value = BOTTLES),
                         @ExampleObject(name = "a gel of a wanted thickness", value = THICK)
                       })))
+  @WithoutTurn
   @PostMapping("/api/predictions")
   PredictionJson predict(
       @AuthenticationPrincipal Member member, @Valid @RequestBody Question question) {

@@ -1,11 +1,10 @@
 package dremsa.server.reminders;
 
 import dremsa.server.accounts.ClockMoved;
+import dremsa.server.accounts.Turns;
 import java.sql.Timestamp;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.List;
-import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.event.EventListener;
@@ -25,17 +24,23 @@ public class Reminders {
   private final JdbcTemplate jdbc;
   private final Clock clock;
   private final boolean movableClock;
+  private final Turns turns;
 
   Reminders(
-      JdbcTemplate jdbc, Clock clock, @Value("${dremsa.movable-clock}") boolean movableClock) {
+      JdbcTemplate jdbc,
+      Clock clock,
+      @Value("${dremsa.movable-clock}") boolean movableClock,
+      Turns turns) {
     this.jdbc = jdbc;
     this.clock = clock;
     this.movableClock = movableClock;
+    this.turns = turns;
   }
 
   /** Replaces all that is still due about a subject. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void replace(UUID household, String subject, List<Due> dues) {
+    turns.require(household);
     jdbc.update(
         "delete from reminder where household_id = ? and subject = ?",
         household.toString(),
@@ -62,53 +67,53 @@ public class Reminders {
 
   /** A moved clock makes due what is due then, so that tests need not wait for the scheduler. */
   @EventListener
-  @Transactional
   public void clockMoved(ClockMoved event) {
-    writeDue();
+    turns.take(event.household(), () -> write(event.household()));
   }
 
-  private record Row(long id, UUID household) {}
-
   /**
-   * Writes all that is due now to the trays. Safe to call from anywhere, any number of times.
-   *
-   * @return how many messages were written
+   * Writes all that is due now to the trays, each household's in a turn of its own. A household
+   * that somebody else writes to at this moment waits for the next time, so that it holds up no
+   * other. Safe to call from anywhere, any number of times.
    */
-  @Transactional
-  public int writeDue() {
-    Instant now = clock.instant();
-    String moved = movableClock ? "timestampadd(second, h.clock_offset_seconds, ?)" : "?";
-    List<Row> due =
+  public void writeDue() {
+    List<UUID> waiting =
         jdbc.query(
-            "select r.id, r.household_id from reminder r join household h on h.id = r.household_id"
+            "select distinct r.household_id from reminder r join household h on h.id = r.household_id"
                 + " where r.due_at <= "
-                + moved
+                + moved()
+                + " limit "
+                + AT_ONCE,
+            (row, n) -> UUID.fromString(row.getString(1)),
+            Timestamp.from(clock.instant()));
+    waiting.forEach(household -> turns.takeIfFree(household, () -> write(household)));
+  }
+
+  private String moved() {
+    return movableClock ? "timestampadd(second, h.clock_offset_seconds, ?)" : "?";
+  }
+
+  private void write(UUID household) {
+    Timestamp now = Timestamp.from(clock.instant());
+    List<Long> due =
+        jdbc.queryForList(
+            "select r.id from reminder r join household h on h.id = r.household_id"
+                + " where r.household_id = ? and r.due_at <= "
+                + moved()
                 + " order by r.due_at limit "
                 + AT_ONCE,
-            (row, n) -> new Row(row.getLong(1), UUID.fromString(row.getString(2))),
-            Timestamp.from(now));
-    int written = 0;
-    TreeSet<UUID> told = new TreeSet<>();
-    for (Row row : due) {
-      // Households in one order, each locked by its own row first: two instances never wait in a
-      // ring.
-      if (told.add(row.household())) {
-        jdbc.update(
-            "update household set revision = revision + 1 where id = ?",
-            row.household().toString());
-      }
+            Long.class,
+            household.toString(),
+            now);
+    for (Long id : due) {
+      jdbc.update(
+          "insert ignore into message"
+              + " (household_id, occasion, due_at, written_at, kind, title, words, link)"
+              + " select household_id, occasion, due_at, ?, kind, title, words, link"
+              + " from reminder where id = ?",
+          now,
+          id);
+      jdbc.update("delete from reminder where id = ?", id);
     }
-    for (Row row : due) {
-      written +=
-          jdbc.update(
-              "insert ignore into message"
-                  + " (household_id, occasion, due_at, written_at, kind, title, words, link)"
-                  + " select household_id, occasion, due_at, ?, kind, title, words, link"
-                  + " from reminder where id = ?",
-              Timestamp.from(now),
-              row.id());
-      jdbc.update("delete from reminder where id = ?", row.id());
-    }
-    return written;
   }
 }

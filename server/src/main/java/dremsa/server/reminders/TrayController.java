@@ -117,7 +117,6 @@ class TrayController {
   }
 
   private void markRead(UUID household, String which, long id) {
-    households.changed(household);
     jdbc.update(
         "update message set read_at = ? where household_id = ? and read_at is null " + which,
         Timestamp.from(households.now(household)),

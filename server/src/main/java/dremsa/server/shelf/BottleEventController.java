@@ -7,6 +7,7 @@ import dremsa.core.keep.School;
 import dremsa.core.kitchen.Place;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
+import dremsa.server.accounts.WithoutTurn;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Idempotency;
 import dremsa.server.http.Problem;
@@ -179,6 +180,7 @@ class BottleEventController {
   }
 
   /** Shows what an event would do to the last day, without doing it. */
+  @WithoutTurn
   @PostMapping("/what-if")
   WhatIf whatIf(
       @AuthenticationPrincipal Member member,

@@ -27,4 +27,7 @@ interface BottleRepository extends JpaRepository<Bottle, UUID> {
   List<FullContainers.Full> counts(UUID household, Bottle.Status status);
 
   List<Bottle> findByHouseholdIdAndBatchIdOrderByNumber(UUID household, UUID batch);
+
+  @Query("select b.id from Bottle b where b.householdId = :household order by b.filledAt")
+  List<UUID> ids(UUID household);
 }

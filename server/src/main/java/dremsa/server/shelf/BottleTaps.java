@@ -5,7 +5,6 @@ import dremsa.core.keep.School;
 import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
-import dremsa.server.accounts.Households;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
 import dremsa.server.http.FieldProblem;
@@ -33,7 +32,6 @@ public class BottleTaps {
   private final Judging judging;
   private final Shelf shelf;
   private final Kitchens kitchens;
-  private final Households households;
   private final History history;
 
   BottleTaps(
@@ -42,19 +40,16 @@ public class BottleTaps {
       Judging judging,
       Shelf shelf,
       Kitchens kitchens,
-      Households households,
       History history) {
     this.repository = repository;
     this.events = events;
     this.judging = judging;
     this.shelf = shelf;
     this.kitchens = kitchens;
-    this.households = households;
     this.history = history;
   }
 
   private Bottle standing(UUID household, UUID id, long version) {
-    households.changed(household);
     return shelf.standing(household, id, version);
   }
 
@@ -289,7 +284,6 @@ public class BottleTaps {
   /** Takes a change back, in every bottle that it touched. */
   @Transactional
   void undo(UUID household, UUID change, Instant at) {
-    households.changed(household);
     List<Happening> parts = history.ofChange(household, change);
     List<BottleEvent> kept = events.findByHouseholdIdAndChangeId(household, change);
     boolean parted =

@@ -218,7 +218,6 @@ class FridgeController {
     if (order.from().isAfter(now.plus(Duration.ofMinutes(5)))) {
       throw Problem.invalid(FieldProblem.of("from", order.from(), "That is still to come."));
     }
-    households.changed(household);
     List<Bottle> standing = bottles.findByHouseholdIdAndStatus(household, Bottle.Status.STANDING);
     Map<UUID, LocalDate> before = new HashMap<>();
     standing.forEach(b -> before.put(b.id(), b.lastDay()));
@@ -283,7 +282,6 @@ class FridgeController {
 
   @DeleteMapping("/{id}")
   void takeBack(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    households.changed(member.household());
     FridgeEvent event =
         repository
             .findByIdAndHouseholdId(id, member.household())

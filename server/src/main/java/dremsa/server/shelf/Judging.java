@@ -33,6 +33,9 @@ class Judging {
   /** "Use it soon" is told so many days before the last day. */
   static final int SOON_DAYS = 2;
 
+  /** No fridge was ever said to be warm for longer in one piece, h. */
+  private static final double MOST_WARM_H = 24 * 60;
+
   private final BottleRepository repository;
   private final BottleEventRepository events;
   private final FridgeEventRepository fridge;
@@ -77,6 +80,30 @@ class Judging {
   /** What was warm about a fridge. */
   List<PieceJson> pieces(FridgeEvent event) {
     return stored.read(event.pieces(), Pieces.class).pieces();
+  }
+
+  /**
+   * Makes sure that a text says what was warm about a fridge.
+   *
+   * @throws IllegalArgumentException when it does not
+   */
+  void checkPieces(String text) {
+    List<PieceJson> pieces = stored.read(text, Pieces.class).pieces();
+    boolean sound =
+        pieces != null
+            && pieces.stream()
+                .allMatch(
+                    p ->
+                        p != null
+                            && p.at() != null
+                            && p.cause() != null
+                            && p.hours() >= 0
+                            && p.hours() <= MOST_WARM_H
+                            && p.celsius() >= -60
+                            && p.celsius() <= 100);
+    if (!sound) {
+      throw new IllegalArgumentException("it does not say when the fridge was warm");
+    }
   }
 
   /** Whether a text says what was poured in, as this class writes it. */
@@ -205,7 +232,8 @@ class Judging {
     reminders.replace(bottle.householdId(), subject(bottle.id()), List.of());
   }
 
-  private void plan(Bottle bottle, Instant now) {
+  /** Plans what a bottle will call for; what was due before now is not told again. */
+  void plan(Bottle bottle, Instant now) {
     List<Due> dues = new ArrayList<>();
     if (bottle.status() == Bottle.Status.STANDING) {
       LocalDate last = bottle.lastDay();

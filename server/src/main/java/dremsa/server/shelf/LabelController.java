@@ -77,7 +77,6 @@ class LabelController {
       @Valid @RequestBody Labels form,
       HttpServletRequest request) {
     Household household = households.of(member.household());
-    households.changed(household.id());
     Instant now = households.now(household);
     String base =
         baseAddress.isBlank()

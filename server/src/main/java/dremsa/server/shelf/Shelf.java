@@ -92,6 +92,7 @@ public class Shelf {
             event.household(), bottle.container(), bottle.sizeMl(), bottle.sterilisedAt());
       }
     }
+    history.forgetBottles(event.household(), event.batch());
     repository.deleteAll(bottles);
   }
 
@@ -154,7 +155,6 @@ public class Shelf {
   /** Takes some out for use; a bottle taken empty is finished. */
   @Transactional
   public void take(UUID household, UUID id, long version, double millilitres, Instant at) {
-    households.changed(household);
     Bottle bottle = standing(household, id, version);
     if (!(millilitres > 0 && millilitres <= bottle.leftMl() + EYE)) {
       throw Problem.invalid(
@@ -177,7 +177,6 @@ public class Shelf {
   /** It is used up, whatever the record says is left. */
   @Transactional
   public void finish(UUID household, UUID id, long version, Instant at) {
-    households.changed(household);
     Bottle bottle = standing(household, id, version);
     note(bottle, at, Happening.Kind.FINISHED, bottle.leftMl(), "");
     bottle.end(Bottle.Status.FINISHED, null, at);
@@ -189,7 +188,6 @@ public class Shelf {
   @Transactional
   public void discard(
       UUID household, UUID id, long version, DiscardReason reason, String note, Instant at) {
-    households.changed(household);
     Bottle bottle = standing(household, id, version);
     note(
         bottle,
@@ -204,7 +202,6 @@ public class Shelf {
   /** Takes back the last thing that happened to a bottle. */
   @Transactional
   public void undo(UUID household, UUID id, long version, Instant at) {
-    households.changed(household);
     Bottle bottle = get(household, id);
     if (bottle.version() != version) {
       throw Problem.conflict("Somebody was quicker. Look at the bottle again.");

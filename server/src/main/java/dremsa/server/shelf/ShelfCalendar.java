@@ -72,7 +72,6 @@ class ShelfCalendar {
   /** Makes a private address; an earlier one no longer answers. */
   @PostMapping("/api/feed")
   FeedAddress make(@AuthenticationPrincipal Member member) {
-    households.changed(member.household());
     byte[] bytes = new byte[32];
     random.nextBytes(bytes);
     String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
@@ -86,7 +85,6 @@ class ShelfCalendar {
 
   @DeleteMapping("/api/feed")
   FeedState revoke(@AuthenticationPrincipal Member member) {
-    households.changed(member.household());
     jdbc.update("delete from feed where household_id = ?", member.household().toString());
     return new FeedState(false);
   }

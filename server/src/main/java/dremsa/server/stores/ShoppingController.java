@@ -1,7 +1,6 @@
 package dremsa.server.stores;
 
 import dremsa.core.material.StoreLife;
-import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
 import dremsa.server.http.Problem;
 import dremsa.server.stores.StoreReport.StoreLine;
@@ -32,14 +31,11 @@ class ShoppingController {
   private final Stores stores;
   private final StoreReport report;
   private final ShoppingRepository shopping;
-  private final Households households;
 
-  ShoppingController(
-      Stores stores, StoreReport report, ShoppingRepository shopping, Households households) {
+  ShoppingController(Stores stores, StoreReport report, ShoppingRepository shopping) {
     this.stores = stores;
     this.report = report;
     this.shopping = shopping;
-    this.households = households;
   }
 
   /**
@@ -93,7 +89,6 @@ class ShoppingController {
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @Valid @RequestBody Bought bought) {
-    households.changed(member.household());
     ShoppingItem item = item(member.household(), id);
     item.bought(bought.bought());
     shopping.saveAndFlush(item);
@@ -102,7 +97,6 @@ class ShoppingController {
 
   @DeleteMapping("/api/shopping/{id}")
   List<ShoppingLine> strike(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    households.changed(member.household());
     shopping.delete(item(member.household(), id));
     shopping.flush();
     return shoppingList(member);

@@ -76,7 +76,6 @@ public class Stores implements LotPrices {
 
   @Transactional
   public UUID add(UUID household, Incoming in, Instant at) {
-    households.changed(household);
     if (lots.countByHouseholdId(household) >= MOST_LOTS) {
       throw Problem.conflict("There are " + MOST_LOTS + " lots already.");
     }
@@ -125,7 +124,6 @@ public class Stores implements LotPrices {
 
   @Transactional
   public void tell(UUID household, UUID id, long version, Lot.Told told) {
-    households.changed(household);
     Lot lot = standing(household, id, version);
     lot.tell(told);
     lots.saveAndFlush(lot);
@@ -134,7 +132,6 @@ public class Stores implements LotPrices {
   /** Takes some out by hand. */
   @Transactional
   public void take(UUID household, UUID id, long version, double grams, Instant at) {
-    households.changed(household);
     Lot lot = standing(household, id, version);
     if (!(grams > 0 && grams <= lot.leftGrams() + SCALE)) {
       throw Problem.invalid(
@@ -162,7 +159,6 @@ public class Stores implements LotPrices {
   /** It was weighed: the record follows the scale. */
   @Transactional
   public void weigh(UUID household, UUID id, long version, double grams, Instant at) {
-    households.changed(household);
     Lot lot = standing(household, id, version);
     double gone = lot.leftGrams() - grams;
     lot.take(gone);
@@ -183,7 +179,6 @@ public class Stores implements LotPrices {
       String driedMaterial,
       double driedGrams,
       Instant at) {
-    households.changed(household);
     Lot lot = standing(household, id, version);
     Materials all = materials.of(household);
     Material becomes = known(household, driedMaterial);
@@ -229,7 +224,6 @@ public class Stores implements LotPrices {
   @Transactional
   public UUID spentAndDried(
       UUID household, String material, double grams, String note, Instant at) {
-    households.changed(household);
     LocalDate today = at.atZone(households.of(household).zone()).toLocalDate();
     Lot.Told told = new Lot.Told(today, null, null, "", note);
     return put(household, material, Lot.Origin.DRIED, grams, told, null, at).id();
@@ -248,7 +242,6 @@ public class Stores implements LotPrices {
   /** It is gone, whatever the record says is left. */
   @Transactional
   public void end(UUID household, UUID id, long version, String why, Instant at) {
-    households.changed(household);
     Lot lot = standing(household, id, version);
     note(lot, null, at, LotHappening.Kind.ENDED, lot.leftGrams(), why);
     lot.take(lot.leftGrams());
@@ -259,7 +252,6 @@ public class Stores implements LotPrices {
   /** Takes back the last thing that happened to a lot. */
   @Transactional
   public void undo(UUID household, UUID id, long version) {
-    households.changed(household);
     Lot lot = get(household, id);
     if (lot.version() != version) {
       throw Problem.conflict("Somebody was quicker. Look at the lot again.");
@@ -308,7 +300,6 @@ public class Stores implements LotPrices {
   /** Below how much a material is running out; 0 takes the minimum away. */
   @Transactional
   public void minimum(UUID household, String material, double grams) {
-    households.changed(household);
     known(household, material);
     StoreMinimum.Key key = new StoreMinimum.Key(household, material);
     if (grams > 0) {
@@ -322,7 +313,6 @@ public class Stores implements LotPrices {
   /** Puts something on the shopping list. */
   @Transactional
   public void wanted(UUID household, String words) {
-    households.changed(household);
     if (shopping.countByHouseholdId(household) >= MOST_ITEMS) {
       throw Problem.conflict("The list has " + MOST_ITEMS + " lines already.");
     }

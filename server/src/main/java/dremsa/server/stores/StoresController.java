@@ -4,6 +4,7 @@ import dremsa.core.material.Material;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
+import dremsa.server.accounts.WithoutTurn;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Idempotency;
 import dremsa.server.http.Problem;
@@ -262,6 +263,7 @@ class StoresController {
   }
 
   @Operation(summary = "What of the wanted amounts is on hand, and what is missing")
+  @WithoutTurn
   @PostMapping("/api/stores/check")
   List<OnHand> check(@AuthenticationPrincipal Member member, @Valid @RequestBody Wanted wanted) {
     Map<String, Double> left = stores.left(member.household());

@@ -3,6 +3,7 @@ package dremsa.server.tables;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
+import dremsa.server.accounts.WithoutTurn;
 import dremsa.server.http.Problem;
 import io.swagger.v3.oas.annotations.Operation;
 import java.io.IOException;
@@ -81,6 +82,7 @@ class TableController {
           "The columns are those that the table is written out with, in any order; commas,"
               + " semicolons or tabs between them. A line that stands there already is passed over;"
               + " with a line that is wrong nothing is kept.")
+  @WithoutTurn
   @PostMapping(path = "/api/tables/{table}", consumes = "text/csv")
   TableReader.TableOutcome read(
       @AuthenticationPrincipal Member member,

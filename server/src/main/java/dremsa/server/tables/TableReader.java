@@ -2,6 +2,7 @@ package dremsa.server.tables;
 
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
+import dremsa.server.accounts.Turns;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import java.time.Instant;
@@ -13,8 +14,6 @@ import java.util.Map;
 import java.util.UUID;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.interceptor.TransactionAspectSupport;
 
 /** Reads a table in: all of it, or nothing where a line is wrong. */
 @Service
@@ -24,10 +23,12 @@ public class TableReader {
 
   private final List<TableIn> tables;
   private final Households households;
+  private final Turns turns;
 
-  TableReader(List<TableIn> tables, Households households) {
+  TableReader(List<TableIn> tables, Households households, Turns turns) {
     this.tables = tables;
     this.households = households;
+    this.turns = turns;
   }
 
   /** A line and what is said of it; the column is empty where it is about the whole line. */
@@ -60,9 +61,11 @@ public class TableReader {
    *
    * @param look only shows what it would do
    */
-  @Transactional
   public TableOutcome read(UUID householdId, String name, String file, boolean look) {
-    households.changed(householdId);
+    return turns.take(householdId, () -> readInTurn(householdId, name, file, look));
+  }
+
+  private TableOutcome readInTurn(UUID householdId, String name, String file, boolean look) {
     Household household = households.of(householdId);
     Instant now = households.now(household);
     TableIn table =
@@ -109,7 +112,7 @@ public class TableReader {
       taking.end();
     }
     if (!kept) {
-      TransactionAspectSupport.currentTransactionStatus().setRollbackOnly();
+      turns.leaveNothing();
     }
     return new TableOutcome(
         name,

@@ -10,6 +10,7 @@ import dremsa.core.scale.Target;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
+import dremsa.server.accounts.WithoutTurn;
 import dremsa.server.formulas.Formulas;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
@@ -76,6 +77,7 @@ class TransferController {
   @Operation(
       summary = "Read a text as formulas, and say exactly what could not be read; keeps nothing",
       description = "Our own file, or schema.org Recipe or HowTo as JSON-LD.")
+  @WithoutTurn
   @PostMapping("/api/formulas/read")
   FormulaReader.Reading read(
       @AuthenticationPrincipal Member member, @Valid @RequestBody Text text) {

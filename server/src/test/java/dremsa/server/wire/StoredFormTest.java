@@ -28,7 +28,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** What is written to a JSON column reads back the same, now and in every later version. */
 class StoredFormTest {
   private static final JsonMapper JSON = JsonMapper.builder().build();
-  private final Stored stored = new Stored(JSON);
+  private final Stored stored =
+      new Stored(JSON, jakarta.validation.Validation.buildDefaultValidatorFactory().getValidator());
 
   private static String golden(String name) throws IOException {
     try (InputStream in = StoredFormTest.class.getResourceAsStream("/golden/" + name)) {

@@ -1,0 +1,147 @@
+package dremsa.server.shelf;
+
+import dremsa.core.keep.School;
+import dremsa.core.kitchen.Container;
+import dremsa.core.kitchen.Place;
+import dremsa.server.backup.Column;
+import dremsa.server.backup.KeptTable;
+import dremsa.server.backup.KeptTables;
+import dremsa.server.formulas.KeptFormulas;
+import jakarta.persistence.EntityManager;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** Bottles and what happened to them and to the fridge, in a backup. */
+@Component
+class KeptBottles implements KeptTables {
+  private static final double MOST_ML = 100_000;
+  private static final Pattern DAY_OR_NOTHING = Pattern.compile("(\\d{4}-\\d{2}-\\d{2})?");
+  private static final Pattern SCHOOL = Pattern.compile("[A-Z]+\\+?");
+
+  private final BottleRepository repository;
+  private final Judging judging;
+  private final EntityManager entities;
+
+  KeptBottles(BottleRepository repository, Judging judging, EntityManager entities) {
+    this.repository = repository;
+    this.judging = judging;
+    this.entities = entities;
+  }
+
+  @Override
+  public List<KeptTable> tables() {
+    return List.of(bottle(), bottleEvent(), fridgeEvent());
+  }
+
+  private static KeptTable bottle() {
+    return KeptTable.of(
+            "bottle",
+            "filled_at, code, number",
+            Column.id(),
+            Column.reference("batch_id", "batch"),
+            Column.whole("number", 1, 100_000),
+            Column.text("name", 120),
+            Column.text("tint", "[0-9A-Fa-f]{6}"),
+            Column.word("container", Container.class),
+            Column.number("size_ml", 0, MOST_ML),
+            Column.number("filled_ml", 0, MOST_ML),
+            Column.number("left_ml", 0, MOST_ML),
+            Column.word("place", Place.class),
+            Column.moment("filled_at"),
+            Column.day("last_day"),
+            Column.moment("runs_out"),
+            Column.yesNo("use_now"),
+            Column.word("status", Bottle.Status.class),
+            Column.word("end_reason", DiscardReason.class).orNull(),
+            Column.moment("ended_at").orNull(),
+            Column.version(),
+            KeptFormulas.formulaId("formula_id"),
+            Column.word("school", School.class),
+            Column.yesNo("clean_working"),
+            Column.yesNo("marked"),
+            Column.day("printed_day").orNull(),
+            Column.word("first_place", Place.class),
+            Column.reference("parent_id", "bottle").orNull(),
+            Column.text("code", 14),
+            Column.moment("sterilised_at").orNull(),
+            Column.day("told_day").orNull())
+        .where(
+            row ->
+                Bottle.Status.STANDING.name().equals(row.get("status"))
+                    || row.get("ended_at") != null);
+  }
+
+  private KeptTable bottleEvent() {
+    return KeptTable.counted(
+            "bottle_event",
+            Column.reference("bottle_id", "bottle"),
+            Column.tie("change_id"),
+            Column.moment("happened_at"),
+            Column.word("kind", BottleEvent.Kind.class),
+            Column.word("place", Place.class).orNull(),
+            Column.number("hours", 0, 24 * 400).orNull(),
+            Column.number("celsius", -60, 100).orNull(),
+            Column.text("cause", 200),
+            Column.number("own_ml", 0, MOST_ML).orNull(),
+            Column.json("other", this::checkOther).orNull(),
+            Column.yesNo("undone"))
+        .where(KeptBottles::says);
+  }
+
+  /** Whether an event says all that its kind has to say. */
+  private static boolean says(Map<String, @Nullable Object> row) {
+    String cause = (String) row.get("cause");
+    return switch (BottleEvent.Kind.valueOf((String) row.get("kind"))) {
+      case MOVED -> row.get("place") != null && DAY_OR_NOTHING.matcher(cause).matches();
+      case WARMED -> row.get("hours") != null && row.get("celsius") != null;
+      case OPENED -> true;
+      case JOINED -> row.get("own_ml") != null && row.get("other") != null;
+      case SCHOOL -> SCHOOL.matcher(cause).matches() && isSchool(cause.replace("+", ""));
+    };
+  }
+
+  private static boolean isSchool(String word) {
+    return java.util.Arrays.stream(School.values()).anyMatch(school -> school.name().equals(word));
+  }
+
+  private void checkOther(String text) {
+    if (!judging.readable(text)) {
+      throw new IllegalArgumentException("it does not say what was poured in");
+    }
+  }
+
+  private KeptTable fridgeEvent() {
+    return KeptTable.of(
+        "fridge_event",
+        "made_at, words",
+        Column.id(),
+        Column.moment("from_at"),
+        Column.moment("to_at"),
+        Column.text("words", 200),
+        Column.json("pieces", judging::checkPieces),
+        Column.moment("made_at"),
+        Column.yesNo("undone"));
+  }
+
+  @Override
+  public void open(UUID household, Instant now) {
+    for (UUID id : repository.ids(household)) {
+      Bottle bottle = repository.findByIdAndHouseholdId(id, household).orElseThrow();
+      judging.judge(bottle, bottle.endedAt() == null ? now : bottle.endedAt());
+      // One at a time: a household's whole life does not fit into memory.
+      entities.clear();
+    }
+  }
+
+  @Override
+  public void planAgain(UUID household, Instant now) {
+    repository
+        .findByHouseholdIdAndStatus(household, Bottle.Status.STANDING)
+        .forEach(bottle -> judging.plan(bottle, now));
+  }
+}
