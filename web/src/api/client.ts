@@ -18,6 +18,7 @@ export type LeftoverLine = Schemas['LeftoverLine'];
 export type TableOutcome = Schemas['TableOutcome'];
 export type FridgeOutcome = Schemas['FridgeOutcome'];
 export type LabelFormat = Schemas['Labels']['format'];
+export type Session = Schemas['SessionView'];
 export type Household = Schemas['HouseholdView'];
 export type Kitchen = Schemas['KitchenJson'];
 export type FormulaLine = Schemas['FormulaLine'];
@@ -50,6 +51,15 @@ export class ProblemError extends Error {
   /** Nobody answered: the network or the server is away. */
   get offline() {
     return this.problem.status === 0;
+  }
+
+  /**
+   * It was not taken now, but the same request may be taken later: nobody answered, nobody is signed
+   * in, or the server has too much to do.
+   */
+  get passing() {
+    const { status } = this.problem;
+    return status === 0 || status === 401 || status === 429 || status >= 500;
   }
 
   /** What is said of one field, if anything is. */
@@ -92,6 +102,10 @@ function tellLine(open: boolean) {
   window.dispatchEvent(new CustomEvent(LINE, { detail: open }));
 }
 
+/** The name of the event that tells that the session has ended. */
+export const SIGNED_OUT = 'dremsa-signed-out';
+const NOBODY = 'urn:dremsa:problem:signed-out';
+
 /**
  * Waits for an answer and hands out its data.
  *
@@ -109,6 +123,7 @@ export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response
   tellLine(true);
   if (answer.error !== undefined || !answer.response.ok) {
     const said = answer.error as Partial<Problem> | undefined;
+    if (said?.type === NOBODY) window.dispatchEvent(new CustomEvent(SIGNED_OUT));
     throw new ProblemError({
       type: said?.type ?? 'urn:dremsa:problem:unexpected',
       title: said?.title ?? 'Not done',
@@ -155,6 +170,37 @@ export const keys = {
   devices: ['devices'] as const,
   cooling: (id: string, version: number) => ['household', 'cooling', id, version] as const,
 };
+
+/**
+ * Sends a large file and tells how much of it is on its way.
+ *
+ * @param told the share that was sent, 0 to 1
+ * @throws ProblemError when the server refused, or nobody answered
+ */
+export function send(path: string, file: Blob, type: string, told: (share: number) => void) {
+  const sent = new Promise<{ data?: unknown; error?: unknown; response: Response }>(
+    (resolve, reject) => {
+      const request = new XMLHttpRequest();
+      request.open('POST', path);
+      request.setRequestHeader('Content-Type', type);
+      request.setRequestHeader('X-XSRF-TOKEN', cookie('XSRF-TOKEN'));
+      request.upload.onprogress = (e) => told(e.total > 0 ? e.loaded / e.total : 0);
+      request.onerror = () => reject(new Error('no line'));
+      request.onload = () => {
+        const response = new Response(null, { status: request.status });
+        let body: unknown;
+        try {
+          body = JSON.parse(request.responseText);
+        } catch {
+          body = undefined;
+        }
+        resolve(response.ok ? { response, data: body } : { response, error: body ?? {} });
+      };
+      request.send(file);
+    },
+  );
+  return ask(sent);
+}
 
 /**
  * Sends a file as it is, and hands out what is answered; nothing where nothing is.

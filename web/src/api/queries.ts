@@ -6,12 +6,22 @@ import {
 } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { components } from './generated/schema';
-import { api, ask, keys, LINE, type BottleEvent } from './client';
+import { api, ask, keys, LINE, SIGNED_OUT, type BottleEvent } from './client';
 
 export type Question = components['schemas']['Question'];
 
 export const useSession = () =>
   useQuery({ queryKey: keys.session, queryFn: () => ask(api.GET('/api/session')) });
+
+/** Shows the door as soon as an answer tells that the session has ended. */
+export function useSignedOut() {
+  const client = useQueryClient();
+  useEffect(() => {
+    const tell = () => void client.invalidateQueries({ queryKey: keys.session });
+    window.addEventListener(SIGNED_OUT, tell);
+    return () => window.removeEventListener(SIGNED_OUT, tell);
+  }, [client]);
+}
 
 export const useHousehold = () =>
   useQuery({ queryKey: keys.household, queryFn: () => ask(api.GET('/api/household')) });

@@ -3,7 +3,7 @@ import { Notifications } from '@mantine/notifications';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { ProblemError } from '../api/client';
-import { useSession } from '../api/queries';
+import { useSession, useSignedOut } from '../api/queries';
 import { NewHousehold } from '../features/accounts/NewHousehold';
 import { SignIn } from '../features/accounts/SignIn';
 import { BenchPage } from '../features/bench/BenchPage';
@@ -56,6 +56,7 @@ export function App() {
 
 function Views() {
   const session = useSession();
+  useSignedOut();
   if (session.isPending) return <Waiting />;
   if (!session.data?.signIn) {
     return (

@@ -5,10 +5,12 @@ import { Link } from 'react-router';
 import { api, ask, keys } from '../../api/client';
 import { said, saidElse } from '../../app/fields';
 import { BottlePicture } from '../../signature';
+import { usePending } from '../bench/useTaps';
 
 /** The door. */
 export function SignIn({ demo }: { demo: boolean }) {
   const client = useQueryClient();
+  const waiting = usePending().length;
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
   const enter = () => {
@@ -39,6 +41,12 @@ export function SignIn({ demo }: { demo: boolean }) {
             The workbench of a person who brews hair care at home: measured, timed, and thrown away
             on the right day.
           </p>
+          {waiting > 0 && (
+            <p className="trouble" role="status">
+              {waiting === 1 ? 'One tap waits' : `${waiting} taps wait`} on this device, to be sent
+              when you have signed in again.
+            </p>
+          )}
           <TextInput
             label="Sign-in name"
             value={name}

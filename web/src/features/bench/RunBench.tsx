@@ -53,8 +53,8 @@ function RunView({ run, at, format }: { run: Run; at: number; format: Format }) 
         <div className="stack">
           {waits.length > 0 && (
             <p className="trouble" role="status">
-              Kept on this device: {waits.map((t) => t.words).join(', ')}. It is sent as soon as
-              Dremsa answers.
+              Kept on this device: {waits.map((t) => t.words).join(', ')}. Not taken yet:{' '}
+              {waits[0]?.why ?? 'Dremsa does not answer.'} It is sent again by itself.
             </p>
           )}
           {running ? (

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { ProblemError } from '../../api/client';
 import {
   bodyOf,
   dropTap,
@@ -18,7 +19,7 @@ const tap = (key: string, at: number): PendingTap => ({
   words: 'Steep done',
   at,
 });
-const offline = Object.assign(new Error('away'), { offline: true });
+const offline = Object.assign(new Error('away'), { passing: true });
 
 describe('taps that found no line', () => {
   beforeEach(() => pendingTaps().forEach((t) => dropTap(t.key)));
@@ -63,6 +64,26 @@ describe('taps that found no line', () => {
     expect(await sendPending(send, vi.fn(), () => 5000)).toBe(0);
     expect(send).toHaveBeenCalledTimes(1);
     expect(pendingTaps()).toHaveLength(2);
+  });
+
+  it.each([401, 429, 500, 503, 0])('wait on after a %i, and say why', async (status) => {
+    keepTap(tap('a', 1000));
+    const answer = new ProblemError({ type: 'x', title: 'x', status, detail: `said ${status}` });
+    const refused = vi.fn();
+    const send = vi.fn().mockRejectedValueOnce(answer).mockResolvedValue(undefined);
+    expect(await sendPending(send, refused, () => 5000)).toBe(0);
+    expect(pendingTaps()).toMatchObject([{ key: 'a', why: `said ${status}` }]);
+    expect(refused).not.toHaveBeenCalled();
+    expect(await sendPending(send, refused, () => 9000)).toBe(1);
+    expect(pendingTaps()).toHaveLength(0);
+  });
+
+  it('are sent for the one who made them, not for another', async () => {
+    keepTap({ ...tap('a', 1000), who: 'fern' });
+    const send = vi.fn().mockResolvedValue(undefined);
+    expect(await sendPending(send, vi.fn(), () => 5000, 'moss')).toBe(0);
+    expect(pendingTaps()).toHaveLength(1);
+    expect(await sendPending(send, vi.fn(), () => 5000, 'fern')).toBe(1);
   });
 
   it('that the server refuses are told and do not hold the others up', async () => {

@@ -1,6 +1,7 @@
 /**
- * Taps that found no line to the server. They stay on this device and are sent as soon as it
- * answers, with how long ago they were made, so that the server sets them at their time.
+ * Taps that were not taken yet: no line to the server, nobody signed in, a server with too much to
+ * do. They stay on this device and are sent again until they are taken, with how long ago they were
+ * made, so that the server sets them at their time.
  */
 export interface PendingTap {
   /** The same tap always carries the same key: sent twice, it counts once. */
@@ -10,6 +11,10 @@ export interface PendingTap {
   path: string;
   body: Record<string, unknown>;
   words: string;
+  /** Who made it; it is sent when the same one is signed in. */
+  who?: string;
+  /** Why it was not taken the last time. */
+  why?: string;
   /** When it was made, by this device's clock (ms). */
   at: number;
 }
@@ -54,6 +59,10 @@ export function keepTap(tap: PendingTap) {
   write([...pendingTaps().filter((t) => t.key !== tap.key), tap]);
 }
 
+function replace(tap: PendingTap) {
+  write(pendingTaps().map((t) => (t.key === tap.key ? tap : t)));
+}
+
 export function dropTap(key: string) {
   write(pendingTaps().filter((t) => t.key !== key));
 }
@@ -64,18 +73,21 @@ export function bodyOf(tap: PendingTap, now: number): Record<string, unknown> {
 }
 
 /**
- * Sends what waits, the oldest first; stops at the first that still finds no line.
+ * Sends what waits, the oldest first; stops at the first that still is not taken.
  *
- * @param send resolves when it was taken, rejects with `offline` when nobody answered
- * @param refused told of a tap that the server did not take; it is dropped
+ * @param send resolves when it was taken, rejects with `passing` when it may be taken later
+ * @param refused told of a tap that the server refuses for good; it is dropped
+ * @param who is signed in; the taps of others wait for them
  */
 export async function sendPending(
   send: (path: string, body: Record<string, unknown>, key: string) => Promise<void>,
   refused: (tap: PendingTap, error: unknown) => void,
   now: () => number,
+  who?: string,
 ): Promise<number> {
   let sent = 0;
   for (const tap of [...pendingTaps()]) {
+    if (tap.who !== undefined && tap.who !== who) continue;
     if (now() - tap.at > LONGEST_MS) {
       dropTap(tap.key);
       refused(tap, new Error('It waited longer than a day.'));
@@ -86,7 +98,11 @@ export async function sendPending(
       dropTap(tap.key);
       sent++;
     } catch (error) {
-      if ((error as { offline?: boolean }).offline) return sent;
+      const { passing, message } = error as { passing?: boolean; message?: string };
+      if (passing) {
+        if (tap.why !== message) replace({ ...tap, why: message });
+        return sent;
+      }
       dropTap(tap.key);
       refused(tap, error);
     }

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useSyncExternalStore } from 'react';
-import { api, ask, keys, newKey, ProblemError, type Run } from '../../api/client';
+import { api, ask, keys, newKey, ProblemError, type Run, type Session } from '../../api/client';
 import { tell } from '../../app/states';
 import { keepTap, onPending, pendingTaps, sendPending } from './pending';
 
@@ -44,8 +44,9 @@ export function useTap(run: string) {
         last.current = { tap: '', key: '' };
         return next;
       } catch (error) {
-        if (!(mayWait && error instanceof ProblemError && error.offline)) throw error;
-        keepTap({ key, run, path: whole, body, words, at: Date.now() });
+        if (!(mayWait && error instanceof ProblemError && error.passing)) throw error;
+        const who = client.getQueryData<Session>(keys.session)?.signIn;
+        keepTap({ key, run, path: whole, body, words, who, why: error.message, at: Date.now() });
         return undefined;
       }
     },
@@ -97,6 +98,7 @@ export function usePendingSender(open: boolean) {
             ),
           ),
         Date.now,
+        client.getQueryData<Session>(keys.session)?.signIn,
       );
       busy = false;
       if (sent > 0) await client.invalidateQueries({ queryKey: keys.all });

@@ -4,76 +4,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A household out into one file and back into an empty one. */
 class BackupTest {
   private static final Pattern ID = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
   private final Visitor owner = Visitor.withHousehold();
-
-  /** A household in which something of everything happened. */
-  private byte[] lived() throws Exception {
-    owner.post(
-        "/api/containers", Map.of("kind", "SPRAY", "sizeMl", 250, "owned", 3, "filter", true));
-    Kitchenwork.bottled(owner, "hop-water-bath", 250);
-    Visitor.Answer left = owner.get("/api/leftovers");
-    owner.post(
-        "/api/leftovers/" + left.text("/0/id") + "/end",
-        Map.of("version", left.at("/0/version").asLong(), "outcome", "DRIED", "driedGrams", 9));
-    UUID spray = Kitchenwork.bottled(owner, "lemon-balm-spray", 250);
-    owner.moveClock(3600);
-    event(spray, Map.of("what", "LEFT_OUT", "hours", 0.5));
-    event(spray, Map.of("what", "FREEZE_PORTIONS", "portionMl", 30, "millilitres", 90));
-    owner.post("/api/fridge", Map.of("what", "POWER_CUT", "hours", 4));
-    Visitor.Answer own = owner.post("/api/formulas/fennel-seed-rinse/copy", Map.of("name", "Mine"));
-    Visitor.Answer run =
-        owner.post(
-            "/api/batches",
-            Map.of(
-                "formulaId",
-                own.status() == 200 ? own.text("/formula/id") : "fennel-seed-rinse",
-                "target",
-                Map.of("kind", "VOLUME", "amount", Map.of("value", 400, "unit", "ml"))));
-    owner.post(
-        "/api/batches/" + run.text("/id") + "/entries",
-        Map.of("kind", "NOTE", "words", "green \"hay\"; ü"));
-    java.awt.image.BufferedImage image = new java.awt.image.BufferedImage(40, 30, 1);
-    ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
-    javax.imageio.ImageIO.write(image, "jpg", jpeg);
-    owner.upload("/api/batches/" + run.text("/id") + "/photos", "image/jpeg", jpeg.toByteArray());
-    Visitor.File file = owner.file("/api/backup.zip");
-    assertThat(file.status()).isEqualTo(200);
-    return file.bytes();
-  }
-
-  private void event(UUID bottle, Map<String, Object> more) {
-    Map<String, Object> form = new LinkedHashMap<>(more);
-    form.put("version", owner.get("/api/bottles/" + bottle).at("/bottle/version").asLong());
-    assertThat(owner.post("/api/bottles/" + bottle + "/events", form).status()).isEqualTo(200);
-  }
-
-  private static Map<String, byte[]> unpacked(byte[] zip) throws IOException {
-    Map<String, byte[]> entries = new LinkedHashMap<>();
-    try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
-      for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
-        entries.put(e.getName(), in.readAllBytes());
-      }
-    }
-    return entries;
-  }
 
   /** Ids replaced by the order in which they first stand there. */
   private static String plain(String data) {
@@ -90,7 +35,7 @@ class BackupTest {
   /** All that stands in a file but its photos and the sums that change with the ids. */
   private static String told(byte[] zip) throws IOException {
     StringBuilder told = new StringBuilder();
-    unpacked(zip)
+    Parcel.unpacked(zip)
         .forEach(
             (name, content) -> {
               if (name.endsWith("json") && !name.equals("manifest.json")) {
@@ -104,7 +49,7 @@ class BackupTest {
 
   @Test
   void whatIsReadBackIsIdentical() throws Exception {
-    byte[] file = lived();
+    byte[] file = Parcel.lived(owner);
     Visitor other = Visitor.withHousehold();
     Visitor.Answer read = other.upload("/api/restore", "application/zip", file);
     assertThat(read.status()).as(read.body().toString()).isEqualTo(200);
@@ -128,16 +73,68 @@ class BackupTest {
   }
 
   private static java.util.List<byte[]> photos(byte[] zip) throws IOException {
-    return unpacked(zip).entrySet().stream()
+    return Parcel.unpacked(zip).entrySet().stream()
         .filter(e -> e.getKey().startsWith("photos/"))
         .map(Map.Entry::getValue)
         .toList();
   }
 
+  /** As earlier versions wrote it: all rows in one text, moments as the database writes them. */
+  private static byte[] ofTheFirstForm(byte[] file) throws IOException {
+    JsonMapper json = JsonMapper.builder().build();
+    Map<String, byte[]> entries = Parcel.unpacked(file);
+    ObjectNode data = (ObjectNode) json.readTree(entries.get("dremsa.json"));
+    data.put("version", 1);
+    ObjectNode tables = data.putObject("tables");
+    Parcel parcel = Parcel.of(file);
+    entries.keySet().stream()
+        .filter(name -> name.startsWith("tables/") && !name.contains("message"))
+        .map(name -> name.replaceAll("tables/|[.]ndjson", ""))
+        .forEach(table -> parcel.rows(table).forEach(tables.withArray(table)::add));
+    String text =
+        json.writeValueAsString(data)
+            .replaceAll("\"(\\d{4}-\\d{2}-\\d{2})T([0-9:.]+)Z\"", "\"$1 $2\"");
+    java.io.ByteArrayOutputStream out = new java.io.ByteArrayOutputStream();
+    try (java.util.zip.ZipOutputStream zip = new java.util.zip.ZipOutputStream(out)) {
+      zip.putNextEntry(new java.util.zip.ZipEntry("household.json"));
+      zip.write(text.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+      zip.closeEntry();
+      for (Map.Entry<String, byte[]> entry : entries.entrySet()) {
+        if (entry.getKey().startsWith("photos/")) {
+          zip.putNextEntry(new java.util.zip.ZipEntry(entry.getKey()));
+          zip.write(entry.getValue());
+          zip.closeEntry();
+        }
+      }
+    }
+    return out.toByteArray();
+  }
+
+  @Test
+  void aFileOfTheFirstFormIsReadStill() throws Exception {
+    byte[] old = ofTheFirstForm(Parcel.lived(owner));
+    Visitor other = Visitor.withHousehold();
+    Visitor.Answer read = other.upload("/api/restore", "application/zip", old);
+    assertThat(read.status()).as(read.body().toString()).isEqualTo(200);
+    assertThat(days(other)).isEqualTo(days(owner)).isNotEmpty();
+    assertThat(photos(other.file("/api/backup.zip").bytes())).hasSize(1);
+    Visitor third = Visitor.withHousehold();
+    byte[] half = java.util.Arrays.copyOf(old, old.length / 2);
+    assertThat(third.upload("/api/restore", "application/zip", half).status()).isEqualTo(400);
+  }
+
+  /** Its length stands before it: whoever gets less of it knows that it is not whole. */
+  @Test
+  void aFileTellsItsLengthAndEndsWithItsManifest() throws Exception {
+    byte[] file = Parcel.lived(owner);
+    assertThat(Parcel.unpacked(file).keySet()).last().isEqualTo("manifest.json");
+    assertThat(owner.file("/api/backup.zip").length()).isEqualTo(file.length);
+  }
+
   /** What is to come is told in the new household as it is in the old one. */
   @Test
   void whatIsDueIsPlannedAgain() throws Exception {
-    byte[] file = lived();
+    byte[] file = Parcel.lived(owner);
     Visitor other = Visitor.withHousehold();
     // The old household's clock has gone on.
     other.moveClock(3600);
@@ -168,7 +165,7 @@ class BackupTest {
   void itFitsThePublishedSchema() throws Exception {
     JsonMapper json = JsonMapper.builder().build();
     JsonNode schema = json.readTree(owner.file("/schemas/backup-2.json").bytes());
-    Map<String, byte[]> entries = unpacked(lived());
+    Map<String, byte[]> entries = Parcel.unpacked(Parcel.lived(owner));
     for (Map.Entry<String, byte[]> entry : entries.entrySet()) {
       String name = entry.getKey();
       if (name.startsWith("photos/")) {
@@ -199,7 +196,7 @@ class BackupTest {
   })
   void tablesComeAsCsvThatALibraryReadsBack(String table, String column, int least)
       throws Exception {
-    lived();
+    Parcel.lived(owner);
     Visitor.File file = owner.file("/api/tables/" + table + ".csv");
     assertThat(file.type()).startsWith("text/csv");
     var lines =

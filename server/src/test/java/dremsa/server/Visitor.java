@@ -95,8 +95,8 @@ public final class Visitor {
         "POST", path, JSON.writeValueAsString(body), Map.of("Idempotency-Key", idempotencyKey));
   }
 
-  /** A file as it is sent, with its type and how long it may be kept. */
-  public record File(int status, String type, String caching, byte[] bytes) {}
+  /** A file as it is sent, with its type, how long it may be kept, and the length told of it. */
+  public record File(int status, String type, String caching, long length, byte[] bytes) {}
 
   /** Fetches a file. */
   public File file(String path) {
@@ -110,6 +110,7 @@ public final class Visitor {
           answer.statusCode(),
           answer.headers().firstValue("Content-Type").orElse(""),
           answer.headers().firstValue("Cache-Control").orElse(""),
+          answer.headers().firstValueAsLong("Content-Length").orElse(-1),
           answer.body());
     } catch (IOException e) {
       throw new IllegalStateException(e);
@@ -157,6 +158,19 @@ public final class Visitor {
 
   public void moveClock(long seconds) {
     post("/api/test/clock", Map.of("seconds", seconds));
+  }
+
+  /** The cookies and the token of this visitor, for a request that is built elsewhere. */
+  public HttpRequest.Builder signed(HttpRequest.Builder request) {
+    if (token().isEmpty()) {
+      get("/api/session");
+    }
+    String all =
+        cookies.getCookieStore().getCookies().stream()
+            .filter(cookie -> !cookie.getName().equals("DREMSA_DEVICE"))
+            .map(cookie -> cookie.getName() + "=" + cookie.getValue())
+            .collect(java.util.stream.Collectors.joining("; "));
+    return request.header("Cookie", all).header("X-XSRF-TOKEN", token());
   }
 
   private Answer send(String method, String path, String body, Map<String, String> headers) {

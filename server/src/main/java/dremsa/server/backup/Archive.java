@@ -89,7 +89,12 @@ final class Archive {
         default -> throw new DamagedException("it is no backup of Dremsa");
       }
     } catch (JacksonException e) {
-      throw new DamagedException("its JSON is wrong: " + e.getOriginalMessage());
+      throw new DamagedException(
+          "its JSON is not that of a backup (line "
+              + e.getLocation().getLineNr()
+              + ", column "
+              + e.getLocation().getColumnNr()
+              + " of a part)");
     } catch (IllegalArgumentException | java.io.EOFException | java.util.zip.ZipException e) {
       throw new DamagedException("it ends too early, or was changed");
     }

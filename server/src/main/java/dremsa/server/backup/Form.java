@@ -1,5 +1,6 @@
 package dremsa.server.backup;
 
+import dremsa.server.http.Problem;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.DateTimeException;
@@ -311,10 +312,12 @@ sealed interface Form {
         check.accept(text);
       } catch (DamagedException e) {
         throw e;
-      } catch (RuntimeException e) {
+      } catch (IllegalArgumentException | Problem e) {
         throw new DamagedException(
-            "its content cannot be read: "
+            "its content is not allowed: "
                 + DamagedException.shorten(String.valueOf(e.getMessage())));
+      } catch (RuntimeException e) {
+        throw new DamagedException("its content cannot be read");
       }
       return text;
     }

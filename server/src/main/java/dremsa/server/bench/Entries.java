@@ -81,7 +81,8 @@ class Entries {
                   "mL"));
       case PH -> Claims.check("amount", number(what), sure, Plausibility.ph(number(what)));
       case INGREDIENT -> {
-        Double planned = run.prediction().amounts().get(what.subject());
+        Double planned =
+            what.subject() == null ? null : run.prediction().amounts().get(what.subject());
         if (planned == null) {
           throw Problem.invalid(
               FieldProblem.of("subject", what.subject(), "This brew has no such ingredient."));

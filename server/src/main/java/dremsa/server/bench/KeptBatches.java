@@ -6,6 +6,7 @@ import dremsa.server.backup.Column;
 import dremsa.server.backup.KeptTable;
 import dremsa.server.backup.KeptTables;
 import dremsa.server.formulas.KeptFormulas;
+import dremsa.server.predictions.PouredBottles;
 import dremsa.server.wire.KitchenJson;
 import dremsa.server.wire.Stored;
 import dremsa.server.wire.SurroundingsJson;
@@ -28,6 +29,7 @@ class KeptBatches implements KeptTables {
   private final Runs runs;
   private final RunViews views;
   private final RunReminders reminders;
+  private final PouredBottles bottles;
   private final Stored stored;
   private final EntityManager entities;
 
@@ -36,12 +38,14 @@ class KeptBatches implements KeptTables {
       Runs runs,
       RunViews views,
       RunReminders reminders,
+      PouredBottles bottles,
       Stored stored,
       EntityManager entities) {
     this.repository = repository;
     this.runs = runs;
     this.views = views;
     this.reminders = reminders;
+    this.bottles = bottles;
     this.stored = stored;
     this.entities = entities;
   }
@@ -178,6 +182,10 @@ class KeptBatches implements KeptTables {
     for (UUID id : repository.ids(household)) {
       Batch batch = repository.findByIdAndHouseholdId(id, household).orElseThrow();
       checkSteps(batch);
+      if (!runs.bottles(batch).values().stream().allMatch(b -> bottles.known(household, b))) {
+        throw new IllegalArgumentException(
+            "what was poured into " + batch.code() + " is not there");
+      }
       runs.planned(batch);
       views.view(household, id);
       // One at a time: a household's whole life does not fit into memory.

@@ -8,15 +8,24 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.InvalidMediaTypeException;
 import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Refuses bodies larger than any brew needs, whether they say their length or not. */
+/**
+ * Refuses bodies larger than any brew needs, whether they say their length or not, and those that
+ * do not say what they are.
+ */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 10)
 class BodyLimit extends OncePerRequestFilter {
@@ -47,15 +56,41 @@ class BodyLimit extends OncePerRequestFilter {
     String path = request.getRequestURI();
     long most = LARGER.getOrDefault(path.substring(path.lastIndexOf('/') + 1), MOST_BYTES);
     if (request.getContentLengthLong() > most) {
-      var answer = new ProblemHandler.TooLarge(most).answer();
-      response.setStatus(answer.getStatusCode().value());
-      response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-      // The body stays unread: the connection cannot serve another request.
-      response.setHeader("Connection", "close");
-      json.writeValue(response.getOutputStream(), answer.getBody());
+      refuse(response, new ProblemHandler.TooLarge(most).answer());
+      return;
+    }
+    if (!isCertain(request.getContentType())) {
+      refuse(
+          response,
+          ProblemHandler.answer(
+              HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+              "unsupported-type",
+              "Say of what type the body is: application/json, for one.",
+              List.of()));
       return;
     }
     chain.doFilter(new Bounded(request, most), response);
+  }
+
+  private void refuse(HttpServletResponse response, ResponseEntity<ProblemDetail> answer)
+      throws IOException {
+    response.setStatus(answer.getStatusCode().value());
+    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+    // The body stays unread: the connection cannot serve another request.
+    response.setHeader("Connection", "close");
+    json.writeValue(response.getOutputStream(), answer.getBody());
+  }
+
+  /** "Anything" is what somebody may ask for, not what a body can be. */
+  private static boolean isCertain(@Nullable String type) {
+    if (type == null) {
+      return true;
+    }
+    try {
+      return MediaType.parseMediaType(type).isConcrete();
+    } catch (InvalidMediaTypeException e) {
+      return false;
+    }
   }
 
   private static final class Bounded extends HttpServletRequestWrapper {

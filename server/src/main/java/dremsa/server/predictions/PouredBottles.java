@@ -18,4 +18,7 @@ public interface PouredBottles {
 
   /** A standing bottle of a household, as it is now; empty when there is none. */
   Optional<Found> find(UUID household, UUID bottle, Instant now);
+
+  /** Whether a household has or had such a bottle. */
+  boolean known(UUID household, UUID id);
 }

@@ -35,4 +35,9 @@ class ShelfPours implements PouredBottles {
                   age);
             });
   }
+
+  @Override
+  public boolean known(UUID household, UUID id) {
+    return repository.findByIdAndHouseholdId(id, household).isPresent();
+  }
 }

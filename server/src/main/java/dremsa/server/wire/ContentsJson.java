@@ -4,6 +4,7 @@ import dremsa.core.brew.Contents;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.DoubleStream;
 
 /** What a brew consists of, as kept with a batch that it was poured into; masses in g. */
 public record ContentsJson(
@@ -40,7 +41,24 @@ public record ContentsJson(
         c.traits().stream().sorted().toList());
   }
 
+  /** More than any pot holds, g. */
+  private static final double MOST_G = 1_000_000;
+
+  /**
+   * The core's contents.
+   *
+   * @throws IllegalArgumentException when an amount cannot be
+   */
   public Contents toCore() {
+    DoubleStream.concat(
+            DoubleStream.of(water, ethanol, glycerin, oil, juice, other, solids, acid),
+            gums.stream().mapToDouble(GumJson::grams))
+        .forEach(
+            grams -> {
+              if (!(grams >= 0 && grams <= MOST_G)) {
+                throw new IllegalArgumentException(grams + " g are in no pot");
+              }
+            });
     Set<Contents.Trait> all = EnumSet.noneOf(Contents.Trait.class);
     all.addAll(traits);
     return new Contents(

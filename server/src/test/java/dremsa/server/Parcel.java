@@ -1,0 +1,236 @@
+package dremsa.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Consumer;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A backup taken apart, changed by somebody who knows its form well, and put together again. */
+final class Parcel {
+  static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final Map<String, byte[]> entries;
+
+  /** Behind the rest, in any order and as often as wanted. */
+  private final List<Map.Entry<String, byte[]>> more = new ArrayList<>();
+
+  private boolean sealed = true;
+
+  private Parcel(Map<String, byte[]> entries) {
+    this.entries = entries;
+  }
+
+  static Parcel of(byte[] zip) throws IOException {
+    return new Parcel(unpacked(zip));
+  }
+
+  /** A household in which something of everything happened. */
+  static byte[] lived(Visitor owner) throws Exception {
+    owner.post(
+        "/api/containers", Map.of("kind", "SPRAY", "sizeMl", 250, "owned", 3, "filter", true));
+    Kitchenwork.bottled(owner, "hop-water-bath", 250);
+    Visitor.Answer left = owner.get("/api/leftovers");
+    owner.post(
+        "/api/leftovers/" + left.text("/0/id") + "/end",
+        Map.of("version", left.at("/0/version").asLong(), "outcome", "DRIED", "driedGrams", 9));
+    UUID spray = Kitchenwork.bottled(owner, "lemon-balm-spray", 250);
+    owner.moveClock(3600);
+    event(owner, spray, Map.of("what", "LEFT_OUT", "hours", 0.5));
+    event(owner, spray, Map.of("what", "FREEZE_PORTIONS", "portionMl", 30, "millilitres", 90));
+    owner.post("/api/fridge", Map.of("what", "POWER_CUT", "hours", 4));
+    owner.post(
+        "/api/bottles/" + spray + "/take",
+        Map.of(
+            "version",
+            owner.get("/api/bottles/" + spray).at("/bottle/version").asLong(),
+            "millilitres",
+            20));
+    owner.post(
+        "/api/lots",
+        Map.of(
+            "material",
+            "dried-nettle",
+            "origin",
+            "BOUGHT",
+            "amount",
+            Map.of("value", 50, "unit", "g")));
+    Visitor.Answer own =
+        owner.post("/api/formulas", Map.of("copyOf", "fennel-seed-rinse", "name", "Mine"));
+    assertThat(own.status()).isEqualTo(201);
+    owner.post("/api/formulas/" + own.text("/id") + "/versions", Map.of("note", "as it began"));
+    owner.post("/api/formulas", Map.of("copyOf", own.text("/id"), "name", "Mine too"));
+    Visitor.Answer run =
+        owner.post(
+            "/api/batches",
+            Map.of(
+                "formulaId",
+                own.text("/id"),
+                "target",
+                Map.of("kind", "VOLUME", "amount", Map.of("value", 400, "unit", "ml"))));
+    owner.post(
+        "/api/batches/" + run.text("/id") + "/entries",
+        Map.of("kind", "NOTE", "words", "green \"hay\"; ü"));
+    java.awt.image.BufferedImage image = new java.awt.image.BufferedImage(40, 30, 1);
+    ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
+    javax.imageio.ImageIO.write(image, "jpg", jpeg);
+    owner.upload("/api/batches/" + run.text("/id") + "/photos", "image/jpeg", jpeg.toByteArray());
+    Visitor.File file = owner.file("/api/backup.zip");
+    assertThat(file.status()).isEqualTo(200);
+    return file.bytes();
+  }
+
+  private static void event(Visitor owner, UUID bottle, Map<String, Object> more) {
+    Map<String, Object> form = new LinkedHashMap<>(more);
+    form.put("version", owner.get("/api/bottles/" + bottle).at("/bottle/version").asLong());
+    assertThat(owner.post("/api/bottles/" + bottle + "/events", form).status()).isEqualTo(200);
+  }
+
+  static Map<String, byte[]> unpacked(byte[] zip) throws IOException {
+    Map<String, byte[]> entries = new LinkedHashMap<>();
+    try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+      for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+        entries.put(e.getName(), in.readAllBytes());
+      }
+    }
+    return entries;
+  }
+
+  String text(String entry) {
+    return new String(entries.get(entry), StandardCharsets.UTF_8);
+  }
+
+  List<ObjectNode> rows(String table) {
+    return text("tables/" + table + ".ndjson")
+        .lines()
+        .map(line -> (ObjectNode) JSON.readTree(line))
+        .toList();
+  }
+
+  /** Changes the first row of a table. */
+  Parcel row(String table, Consumer<ObjectNode> change) {
+    List<ObjectNode> rows = new ArrayList<>(rows(table));
+    change.accept(rows.get(0));
+    return rows(table, rows);
+  }
+
+  Parcel rows(String table, List<ObjectNode> rows) {
+    StringBuilder lines = new StringBuilder();
+    rows.forEach(row -> lines.append(JSON.writeValueAsString(row)).append('\n'));
+    return entry("tables/" + table + ".ndjson", lines.toString());
+  }
+
+  Parcel entry(String name, String text) {
+    return entry(name, text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** Replaces an entry, or adds one before the manifest. */
+  Parcel entry(String name, byte[] content) {
+    entries.put(name, content);
+    return this;
+  }
+
+  Parcel head(Consumer<ObjectNode> change) {
+    ObjectNode head = (ObjectNode) JSON.readTree(entries.get("dremsa.json"));
+    change.accept(head);
+    return entry("dremsa.json", JSON.writeValueAsString(head));
+  }
+
+  Parcel without(String name) {
+    entries.remove(name);
+    return this;
+  }
+
+  String photo() {
+    return entries.keySet().stream().filter(n -> n.startsWith("photos/")).findFirst().orElseThrow();
+  }
+
+  /** An entry after the manifest. */
+  Parcel behind(String name, byte[] content) {
+    more.add(Map.entry(name, content));
+    return this;
+  }
+
+  /** The manifest stays as it is, whatever the rest says. */
+  Parcel unsealed() {
+    sealed = false;
+    return this;
+  }
+
+  byte[] zip() throws IOException {
+    byte[] manifest = sealed ? manifest() : entries.get("manifest.json");
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(out)) {
+      // Tables first, then photos, as the form wants it.
+      for (String part : List.of("dremsa.json", "tables/", "photos/", "")) {
+        for (Map.Entry<String, byte[]> e : entries.entrySet()) {
+          boolean other =
+              part.isEmpty() && !e.getKey().matches("(dremsa|manifest)[.]json|(tables|photos)/.*");
+          if (other || (!part.isEmpty() && e.getKey().startsWith(part))) {
+            put(zip, e.getKey(), e.getValue());
+          }
+        }
+      }
+      if (manifest != null) {
+        put(zip, "manifest.json", manifest);
+      }
+      for (Map.Entry<String, byte[]> e : more) {
+        put(zip, e.getKey(), e.getValue());
+      }
+    }
+    return out.toByteArray();
+  }
+
+  private static void put(ZipOutputStream zip, String name, byte[] content) throws IOException {
+    zip.putNextEntry(new ZipEntry(name));
+    zip.write(content);
+    zip.closeEntry();
+  }
+
+  private byte[] manifest() {
+    ObjectNode manifest = JSON.createObjectNode();
+    manifest.put("form", "dremsa-backup").put("version", 2);
+    ObjectNode tables = manifest.putObject("tables");
+    ByteArrayOutputStream photos = new ByteArrayOutputStream();
+    int count = 0;
+    for (Map.Entry<String, byte[]> e : entries.entrySet()) {
+      if (e.getKey().startsWith("tables/")) {
+        String name = e.getKey().replaceAll("tables/|[.]ndjson", "");
+        long lines = new String(e.getValue(), StandardCharsets.UTF_8).lines().count();
+        part(tables.putObject(name), lines, e.getValue());
+      } else if (e.getKey().startsWith("photos/")) {
+        photos.writeBytes(e.getValue());
+        count++;
+      }
+    }
+    part(manifest.putObject("photos"), count, photos.toByteArray());
+    return JSON.writeValueAsBytes(manifest);
+  }
+
+  private static void part(ObjectNode part, long count, byte[] content) {
+    try {
+      part.put("count", count)
+          .put("bytes", content.length)
+          .put(
+              "sha256",
+              HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content)));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+}
