@@ -57,6 +57,8 @@ final class Browser implements AutoCloseable {
         "--disable-sync",
         "--disable-extensions",
         "--hide-scrollbars",
+        // What fades in is there at once.
+        "--force-prefers-reduced-motion",
         "--force-device-scale-factor=1",
         "--lang=en-GB",
         "--user-data-dir=" + Files.createTempDirectory("dremsa-browser"));
@@ -86,7 +88,8 @@ final class Browser implements AutoCloseable {
 
   /** Waits until this text is on screen. */
   void see(String text) {
-    until("see '" + text + "'", () -> text().contains(text));
+    // Asked first in the quick way, which leaves out what is drawn; then in the sure one.
+    until("see '" + text + "'", () -> quickText().contains(text) || text().contains(text));
   }
 
   void seeNot(String text) {
@@ -95,6 +98,10 @@ final class Browser implements AutoCloseable {
 
   String text() {
     return driver.findElement(By.tagName("body")).getText();
+  }
+
+  private String quickText() {
+    return String.valueOf(driver.executeScript("return document.body.innerText"));
   }
 
   /** Taps a button or link by its words or its label. */
@@ -231,6 +238,7 @@ final class Browser implements AutoCloseable {
 
   /** Axe finds nothing wrong on this view. */
   void isAccessible(String view) {
+    long T0 = System.nanoTime();
     List<Rule> violations = new AxeBuilder().analyze(driver).getViolations();
     assertThat(violations)
         .as(
@@ -257,7 +265,9 @@ final class Browser implements AutoCloseable {
   }
 
   private void until(String what, java.util.function.BooleanSupplier condition) {
+    long T0 = System.nanoTime();
     new WebDriverWait(driver, PATIENCE)
+        .pollingEvery(Duration.ofMillis(60))
         .ignoring(StaleElementReferenceException.class)
         .withMessage(() -> "could not " + what + " at " + path() + "; on screen:\n" + text())
         .until(d -> condition.getAsBoolean());

@@ -16,21 +16,32 @@ import tools.jackson.databind.json.JsonMapper;
 final class Caller {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
-  private final CookieManager cookies = new CookieManager();
-  private final HttpClient http =
-      HttpClient.newBuilder().cookieHandler(cookies).connectTimeout(Duration.ofSeconds(2)).build();
+  private final CookieManager cookies;
+  private final HttpClient http;
   private String address;
 
-  private Caller(String address) {
+  private Caller(String address, CookieManager cookies, HttpClient http) {
     this.address = address;
+    this.cookies = cookies;
+    this.http = http;
+  }
+
+  private Caller(String address, CookieManager cookies) {
+    this(
+        address,
+        cookies,
+        HttpClient.newBuilder()
+            .cookieHandler(cookies)
+            .connectTimeout(Duration.ofSeconds(2))
+            .build());
   }
 
   /** An answer; the body of what is no JSON is empty. */
-  record Answer(int status, JsonNode body) {}
+  record Answer(int status, String retryAfter, JsonNode body) {}
 
   /** Somebody with a household of their own. */
   static Caller withHousehold(String address) throws IOException {
-    Caller caller = new Caller(address);
+    Caller caller = new Caller(address, new CookieManager());
     caller.get("/api/session");
     Answer made =
         caller.post(
@@ -47,6 +58,11 @@ final class Caller {
       throw new AssertionError(made);
     }
     return caller;
+  }
+
+  /** Somebody else with the same cookies, at another server. */
+  Caller elsewhere(String other) {
+    return new Caller(other, cookies, http);
   }
 
   /** Goes on at another server. */
@@ -87,7 +103,9 @@ final class Caller {
           http.send(request.build(), HttpResponse.BodyHandlers.ofString());
       String text = answer.body().strip();
       boolean json = text.startsWith("{") || text.startsWith("[");
-      return new Answer(answer.statusCode(), json ? JSON.readTree(text) : JSON.createObjectNode());
+      String retryAfter = answer.headers().firstValue("Retry-After").orElse("");
+      return new Answer(
+          answer.statusCode(), retryAfter, json ? JSON.readTree(text) : JSON.createObjectNode());
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new IOException(e);

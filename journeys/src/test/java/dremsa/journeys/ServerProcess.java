@@ -14,11 +14,13 @@ import java.util.concurrent.locks.LockSupport;
 /** The packaged server as a process of its own, so that it can be killed for real. */
 final class ServerProcess implements AutoCloseable {
   private final int port;
+  private final String database;
   private final List<String> more;
   private Process process;
 
-  private ServerProcess(int port, List<String> more) {
+  private ServerProcess(int port, String database, List<String> more) {
     this.port = port;
+    this.database = database;
     this.more = more;
   }
 
@@ -29,11 +31,20 @@ final class ServerProcess implements AutoCloseable {
    * @param more arguments, kept for starting it again
    */
   static ServerProcess start(String demo, String... more) throws IOException {
+    return startAt(System.getenv("DREMSA_TEST_DB_URL"), demo, more);
+  }
+
+  /**
+   * Starts it on a free port of loopback.
+   *
+   * @param database where it finds its database
+   */
+  static ServerProcess startAt(String database, String demo, String... more) throws IOException {
     int port;
     try (ServerSocket free = new ServerSocket(0)) {
       port = free.getLocalPort();
     }
-    ServerProcess server = new ServerProcess(port, List.of(more));
+    ServerProcess server = new ServerProcess(port, database, List.of(more));
     server.launch(demo);
     return server;
   }
@@ -42,18 +53,14 @@ final class ServerProcess implements AutoCloseable {
     if (System.getenv("DREMSA_TEST_DB_URL") == null) {
       throw new IllegalStateException("The journeys need a MariaDB: run ./dremsa test.");
     }
-    ProcessBuilder builder =
-        new ProcessBuilder(
-            System.getProperty("java.home") + "/bin/java",
-            "-XX:TieredStopAtLevel=1",
-            "-Xmx512m",
-            "-jar",
-            System.getProperty("dremsa.jar"),
-            "--server.port=" + port,
-            "--dremsa.demo=" + demo,
-            "--dremsa.movable-clock=true");
+    ProcessBuilder builder = new ProcessBuilder(PackagedServer.command());
+    builder
+        .command()
+        .addAll(
+            List.of(
+                "--server.port=" + port, "--dremsa.demo=" + demo, "--dremsa.movable-clock=true"));
     builder.command().addAll(more);
-    builder.environment().put("DREMSA_DB_URL", System.getenv("DREMSA_TEST_DB_URL"));
+    builder.environment().put("DREMSA_DB_URL", database);
     builder.environment().put("DREMSA_DB_USER", System.getenv("DREMSA_TEST_DB_USER"));
     builder.environment().put("DREMSA_DB_PASSWORD", System.getenv("DREMSA_TEST_DB_PASSWORD"));
     File log = new File("target/server-" + port + ".log");
@@ -64,8 +71,9 @@ final class ServerProcess implements AutoCloseable {
       if (!process.isAlive() || System.nanoTime() > end) {
         throw new IllegalStateException("the server did not start; see journeys/" + log);
       }
-      LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(200));
+      LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(100));
     }
+    PackagedServer.started();
   }
 
   private boolean healthy() {
@@ -101,6 +109,7 @@ final class ServerProcess implements AutoCloseable {
 
   @Override
   public void close() throws InterruptedException {
+    long T0 = System.nanoTime();
     process.destroy();
     if (!process.waitFor(20, TimeUnit.SECONDS)) {
       kill();

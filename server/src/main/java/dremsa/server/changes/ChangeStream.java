@@ -9,6 +9,8 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.TimeUnit;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -53,6 +55,12 @@ class ChangeStream {
     listener.emitter.onError(e -> gone.run());
     listeners.add(listener);
     return listener.emitter;
+  }
+
+  /** An open stream would hold up the end of the server: its page asks again when it is back. */
+  @EventListener(ContextClosedEvent.class)
+  void end() {
+    listeners.forEach(listener -> listener.emitter.complete());
   }
 
   @Scheduled(fixedDelay = 700, timeUnit = TimeUnit.MILLISECONDS)
