@@ -2,10 +2,22 @@ package dremsa.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.InetSocketAddress;
+import java.net.Socket;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import tools.jackson.databind.node.ObjectNode;
 
 class AccountsTest {
@@ -129,5 +141,116 @@ class AccountsTest {
     ((ObjectNode) changed.get("kitchen")).put("roomC", 60);
     assertThat(owner.put("/api/kitchen", changed).fields()).containsExactly("kitchen.roomC");
     assertThat(owner.get("/api/kitchen").at("/kitchen/roomC").asDouble()).isEqualTo(17.5);
+  }
+
+  private static Map<String, Object> door(String name, String password) {
+    return Map.of("signIn", name, "password", password);
+  }
+
+  /** Fifty letters with accents are a hundred bytes; bcrypt by itself reads 72. */
+  @Test
+  void aLongPasswordIsTakenWhole() {
+    Visitor owner = new Visitor();
+    Map<String, Object> form = new HashMap<>(owner.household());
+    String password = "éàüßøåñçêîôûëïöâäùÿæœðþłžšřčěůýťďňÅØÆÇÑÜÖÄÉÈÊËÎÏÔ";
+    form.put("password", password);
+    assertThat(owner.post("/api/households", form).status()).isEqualTo(201);
+    owner.delete("/api/session");
+    String nearly = password.substring(0, 49) + "X";
+    assertThat(owner.post("/api/session", door(owner.name(), nearly)).status()).isEqualTo(401);
+    assertThat(owner.post("/api/session", door(owner.name(), password)).status()).isEqualTo(200);
+  }
+
+  /** Common practice: these head every list of passwords that were guessed. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {"password", "12345678", "qwertyuiop", "iloveyou", "Password1", "test kitchen"})
+  void aPasswordThatEverybodyGuessesIsRefused(String password) {
+    Visitor visitor = new Visitor();
+    Map<String, Object> form = new HashMap<>(visitor.household());
+    form.put("password", password);
+    Visitor.Answer no = visitor.post("/api/households", form);
+    assertThat(no.status()).isEqualTo(400);
+    assertThat(no.fields()).containsExactly("password");
+  }
+
+  @Test
+  void aPasswordKeptTheOldWayIsKeptAnewAtTheNextSignIn() {
+    Visitor owner = Visitor.withHousehold();
+    jdbc.update(
+        "update account set password_hash = ? where sign_in = ?",
+        "{bcrypt}" + new BCryptPasswordEncoder().encode("correct horse"),
+        owner.name());
+    for (int i = 0; i < 2; i++) {
+      assertThat(owner.post("/api/session", door(owner.name(), "correct horse")).status())
+          .isEqualTo(200);
+      passwordsOf(owner.name()).startsWith("{bcrypt-sha256}");
+    }
+  }
+
+  private org.assertj.core.api.AbstractStringAssert<?> passwordsOf(String name) {
+    return assertThat(
+        jdbc.queryForObject(
+            "select password_hash from account where sign_in = ?", String.class, name));
+  }
+
+  /** Sixty guesses at the same moment are no more than sixty one after another. */
+  @Test
+  void manyGuessesAtOnceAreCountedOneByOne() throws Exception {
+    Visitor owner = Visitor.withHousehold();
+    ExecutorService hands = Executors.newFixedThreadPool(20);
+    List<Future<Integer>> tries = new ArrayList<>();
+    for (int i = 0; i < 60; i++) {
+      String guess = "guess number " + i;
+      tries.add(
+          hands.submit(
+              () -> new Visitor().post("/api/session", door(owner.name(), guess)).status()));
+    }
+    Map<Integer, Integer> answers = new HashMap<>();
+    for (Future<Integer> one : tries) {
+      answers.merge(one.get(), 1, Integer::sum);
+    }
+    hands.shutdown();
+    assertThat(answers).containsEntry(401, 5).containsEntry(429, 55);
+    // A stranger who guesses keeps nobody out who has signed in there before.
+    assertThat(new Visitor().post("/api/session", door(owner.name(), "correct horse")).status())
+        .as("on an unknown device")
+        .isEqualTo(429);
+    assertThat(owner.post("/api/session", door(owner.name(), "correct horse")).status())
+        .as("on the owner's own")
+        .isEqualTo(200);
+  }
+
+  /** One address that goes through many names is slowed down as well; others are not. */
+  @Test
+  void guessesFromOneAddressAreCountedTogether() throws Exception {
+    List<Integer> answers = new ArrayList<>();
+    for (int i = 0; i < TestServer.TRIES_BY_ADDRESS + 1; i++) {
+      answers.add(fromAddress("127.0.0.9", "nobody-" + i));
+    }
+    assertThat(answers.subList(0, TestServer.TRIES_BY_ADDRESS)).containsOnly(401);
+    assertThat(answers).last().isEqualTo(429);
+    assertThat(fromAddress("127.0.0.10", "nobody-again")).isEqualTo(401);
+  }
+
+  private static int fromAddress(String address, String name) throws Exception {
+    URI server = URI.create(TestServer.address());
+    String body = "{\"signIn\":\"" + name + "\",\"password\":\"whatever it is\"}";
+    try (Socket socket = new Socket()) {
+      socket.bind(new InetSocketAddress(address, 0));
+      socket.connect(new InetSocketAddress("127.0.0.1", server.getPort()));
+      socket
+          .getOutputStream()
+          .write(
+              ("POST /api/session HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\n"
+                      + "Content-Type: application/json\r\nCookie: XSRF-TOKEN=t\r\n"
+                      + "X-XSRF-TOKEN: t\r\nContent-Length: "
+                      + body.length()
+                      + "\r\n\r\n"
+                      + body)
+                  .getBytes(StandardCharsets.UTF_8));
+      String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+      return Integer.parseInt(answer.substring(9, 12));
+    }
   }
 }

@@ -2,13 +2,12 @@ package dremsa.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dremsa.server.PublishedApi.Operation;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -100,50 +99,27 @@ class MalformedTest {
           "2147483648");
 
   private static Visitor owner;
-  private static JsonNode api;
-  private static final List<String> IDS = new ArrayList<>();
+  private static PublishedApi api;
+  private static List<String> ids;
 
   private final Random dice = new Random(29);
   private final HttpClient http = HttpClient.newHttpClient();
-
-  /** One operation of the document. */
-  record Operation(String method, String path, JsonNode told) {}
 
   @BeforeAll
   static void aHouseholdWithSomethingOfEverything() throws Exception {
     owner = Visitor.withHousehold();
     byte[] file = Parcel.lived(owner);
-    api = JSON.readTree(Files.readString(Path.of("openapi.json")));
-    Parcel parcel = Parcel.of(file);
-    for (String table :
-        List.of("batch", "bottle", "lot", "formula", "leftover", "container_set", "fridge_event")) {
-      parcel.rows(table).forEach(row -> IDS.add(row.get("id").stringValue()));
-    }
-  }
-
-  private static List<Operation> operations() {
-    List<Operation> all = new ArrayList<>();
-    api.get("paths")
-        .properties()
-        .forEach(
-            path ->
-                path.getValue()
-                    .properties()
-                    .forEach(
-                        op ->
-                            all.add(
-                                new Operation(
-                                    op.getKey().toUpperCase(java.util.Locale.ROOT),
-                                    path.getKey(),
-                                    op.getValue()))));
-    // What signs out would end the test, and households are made enough elsewhere.
-    all.removeIf(op -> op.path().matches("/api/(session.*|households|restore)"));
-    return all;
+    ids = Parcel.of(file).ids();
+    api = PublishedApi.read(new Random(30), ids);
   }
 
   @Test
   void noneIsAFailureOfOurs() throws Exception {
-    List<Operation> operations = operations();
+    List<Operation> operations =
+        // What signs out would end the test, and households are made enough elsewhere.
+        api.operations().stream()
+            .filter(op -> !op.path().matches("/api/(session.*|households|restore)"))
+            .toList();
     assertThat(operations).hasSizeGreaterThan(90);
     Map<String, Integer> failures = new TreeMap<>();
     Map<Integer, Integer> answers = new TreeMap<>();
@@ -208,7 +184,7 @@ class MalformedTest {
   private String segment() {
     return dice.nextInt(3) == 0
         ? pick(WORDS.stream().filter(w -> !w.isEmpty()).toList())
-        : pick(IDS);
+        : pick(ids);
   }
 
   private <T> T pick(List<T> from) {
@@ -220,77 +196,11 @@ class MalformedTest {
       return HttpRequest.BodyPublishers.ofByteArray(pick(BODIES));
     }
     JsonNode schema = content.values().iterator().next().path("schema");
-    JsonNode whole = example(schema, 0);
+    JsonNode whole = api.example(schema);
     for (int i = dice.nextInt(3); i > 0; i--) {
       whole = spoilt(whole);
     }
     return HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(whole));
-  }
-
-  /** Something of the form that the document asks for, with values of chance. */
-  private JsonNode example(JsonNode schema, int depth) {
-    if (schema.has("$ref")) {
-      return example(api.at(schema.get("$ref").stringValue().substring(1)), depth + 1);
-    }
-    for (String choice : List.of("oneOf", "anyOf", "allOf")) {
-      if (schema.has(choice)) {
-        return example(schema.get(choice).get(0), depth + 1);
-      }
-    }
-    if (schema.has("enum")) {
-      return schema.get("enum").get(dice.nextInt(schema.get("enum").size()));
-    }
-    String type =
-        schema.path("type").isArray()
-            ? schema.get("type").get(0).stringValue()
-            : schema.path("type").asString("object");
-    return switch (type) {
-      case "integer" -> JSON.getNodeFactory().numberNode(dice.nextInt(4));
-      case "number" ->
-          JSON.getNodeFactory()
-              .numberNode(dice.nextInt(3) == 0 ? dice.nextInt(500) : dice.nextDouble());
-      case "boolean" -> JSON.getNodeFactory().booleanNode(dice.nextBoolean());
-      case "array" -> {
-        ArrayNode list = JSON.createArrayNode();
-        for (int i = dice.nextInt(3); i > 0 && depth < 8; i--) {
-          list.add(example(schema.path("items"), depth + 1));
-        }
-        yield list;
-      }
-      case "string" -> JSON.getNodeFactory().stringNode(text(schema.path("format").asString("")));
-      default -> object(schema, depth);
-    };
-  }
-
-  private String text(String format) {
-    return switch (format) {
-      case "uuid" -> pick(IDS);
-      case "date" -> "2030-03-0" + (1 + dice.nextInt(9));
-      case "date-time" -> "2030-03-05T10:0" + dice.nextInt(9) + ":00Z";
-      default -> pick(List.of("g", "ml", "lemon-balm-spray", "dried-nettle", "note", pick(IDS)));
-    };
-  }
-
-  private ObjectNode object(JsonNode schema, int depth) {
-    ObjectNode object = JSON.createObjectNode();
-    if (depth > 8) {
-      return object;
-    }
-    schema
-        .path("properties")
-        .properties()
-        .forEach(
-            property -> {
-              if (dice.nextInt(4) > 0) {
-                object.set(property.getKey(), example(property.getValue(), depth + 1));
-              }
-            });
-    if (schema.path("additionalProperties").isObject() && dice.nextBoolean()) {
-      object.set(
-          pick(List.of("0", "dried-nettle", "x", "")),
-          example(schema.get("additionalProperties"), depth + 1));
-    }
-    return object;
   }
 
   /** The same with one node of it replaced, taken out, or put where there is none. */

@@ -122,6 +122,15 @@ final class Parcel {
         .toList();
   }
 
+  /** The ids of all that has an address of its own. */
+  List<String> ids() {
+    return java.util.stream.Stream.of(
+            "batch", "bottle", "lot", "formula", "leftover", "container_set", "fridge_event")
+        .flatMap(table -> rows(table).stream())
+        .map(row -> row.get("id").stringValue())
+        .toList();
+  }
+
   /** Changes the first row of a table. */
   Parcel row(String table, Consumer<ObjectNode> change) {
     List<ObjectNode> rows = new ArrayList<>(rows(table));

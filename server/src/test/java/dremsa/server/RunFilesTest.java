@@ -7,11 +7,15 @@ import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.zip.CRC32;
+import java.util.zip.DeflaterOutputStream;
 import javax.imageio.ImageIO;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.model.Calendar;
@@ -182,12 +186,50 @@ class RunFilesTest {
     assertThat(none.fields()).containsExactly("photo");
     Visitor.Answer wide = owner.upload(path("/photos"), "image/png", picture("png", 9000, 5000));
     assertThat(wide.fields()).containsExactly("photo");
+    // Few dots for a camera, but each of eight bytes: 312 MB once unpacked, from a third of one.
+    Visitor.Answer deep = owner.upload(path("/photos"), "image/png", deepPng(7000, 5700));
+    assertThat(deep.fields()).containsExactly("photo");
+    assertThat(deep.text("/detail")).contains("too large once unpacked");
     byte[] small = picture("png", 20, 20);
     for (int i = 0; i < 12; i++) {
       assertThat(owner.upload(path("/photos"), "image/png", small).status()).isEqualTo(200);
     }
     assertThat(owner.upload(path("/photos"), "image/png", small).status()).isEqualTo(409);
     assertThat(owner.get(path("")).at("/photos").size()).isEqualTo(12);
+  }
+
+  /** A PNG of 16 bits for each of four colours, all black, written by the book (ISO/IEC 15948). */
+  private static byte[] deepPng(int width, int height) throws IOException {
+    ByteArrayOutputStream png = new ByteArrayOutputStream();
+    png.write(new byte[] {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1a, '\n'});
+    ByteArrayOutputStream header = new ByteArrayOutputStream();
+    DataOutputStream fields = new DataOutputStream(header);
+    fields.writeInt(width);
+    fields.writeInt(height);
+    fields.write(new byte[] {16, 6, 0, 0, 0});
+    chunk(png, "IHDR", header.toByteArray());
+    ByteArrayOutputStream packed = new ByteArrayOutputStream();
+    try (DeflaterOutputStream rows = new DeflaterOutputStream(packed)) {
+      byte[] row = new byte[1 + width * 8];
+      for (int y = 0; y < height; y++) {
+        rows.write(row);
+      }
+    }
+    chunk(png, "IDAT", packed.toByteArray());
+    chunk(png, "IEND", new byte[0]);
+    return png.toByteArray();
+  }
+
+  private static void chunk(ByteArrayOutputStream png, String type, byte[] content)
+      throws IOException {
+    CRC32 sum = new CRC32();
+    sum.update(type.getBytes(StandardCharsets.US_ASCII));
+    sum.update(content);
+    DataOutputStream out = new DataOutputStream(png);
+    out.writeInt(content.length);
+    out.write(type.getBytes(StandardCharsets.US_ASCII));
+    out.write(content);
+    out.writeInt((int) sum.getValue());
   }
 
   @Test

@@ -11,6 +11,9 @@ import org.springframework.context.ConfigurableApplicationContext;
 public final class TestServer {
   private TestServer() {}
 
+  /** Wrong passwords that an address is free to try; more than all tests together do by mistake. */
+  public static final int TRIES_BY_ADDRESS = 40;
+
   /** Where the stand-in devices answer. */
   public static final String DEVICES = devices();
 
@@ -37,7 +40,7 @@ public final class TestServer {
                 "--dremsa.movable-clock=true",
                 "--dremsa.scheduler=false",
                 "--dremsa.devices.url=" + DEVICES,
-                "--dremsa.sign-in.tries-by-address=500",
+                "--dremsa.sign-in.tries-by-address=" + TRIES_BY_ADDRESS,
                 "--springdoc.api-docs.enabled=true",
                 "--spring.datasource.url=" + url,
                 "--spring.datasource.username=" + System.getenv("DREMSA_TEST_DB_USER"),
