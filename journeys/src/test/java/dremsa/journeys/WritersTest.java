@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -170,6 +171,27 @@ class WritersTest {
   @Test
   void aDatabaseThatIsAwayIsSaidAndComesBack() throws Exception {
     Pot pot = new Pot();
+    AtomicBoolean over = new AtomicBoolean();
+    Map<Integer, Integer> answers = new ConcurrentHashMap<>();
+    Queue<String> odd = new ConcurrentLinkedQueue<>();
+    Queue<String> taken = new ConcurrentLinkedQueue<>();
+    List<Thread> writers = new ArrayList<>();
+    for (int w = 0; w < WRITERS; w++) {
+      String name = "before-" + w + "-";
+      Thread writer =
+          new Thread(
+              () -> {
+                for (int i = 0; !over.get(); i++) {
+                  write(pot.caller, pot, name + i, answers, taken, odd);
+                }
+              });
+      writers.add(writer);
+      writer.start();
+    }
+    // Right among what they write.
+    while (taken.size() < 3 * WRITERS) {
+      LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(1));
+    }
     line.cut();
     for (String path : List.of("/api/bottles", "/api/session", "/api/household", "/api/bottles")) {
       Caller.Answer away = pot.caller.get(path);
@@ -177,6 +199,11 @@ class WritersTest {
       assertThat(away.body().at("/type").asString()).isEqualTo("urn:dremsa:problem:database-away");
       assertThat(away.retryAfter()).isNotEmpty();
     }
+    over.set(true);
+    for (Thread writer : writers) {
+      writer.join();
+    }
+    assertThat(answers.keySet()).as(odd.toString()).containsOnly(200, 503);
     String path = pot.place() + "/entries";
     Map<String, Object> note = Map.of("kind", "NOTE", "words", "while it was away");
     assertThat(pot.caller.post(path, note, "the same tap").status()).isEqualTo(503);
@@ -190,6 +217,8 @@ class WritersTest {
     // What was done at one server is known at the other, whichever process hashes it.
     Caller.Answer repeated = pot.caller.elsewhere(two.address()).post(path, note, "the same tap");
     assertThat(repeated.status()).as(repeated.toString()).isEqualTo(200);
-    assertThat(repeated.body().at("/log").size()).isEqualTo(1);
+    List<String> kept =
+        repeated.body().at("/log").valueStream().map(e -> e.at("/words").asString()).toList();
+    assertThat(kept).doesNotHaveDuplicates().containsAll(taken).contains("while it was away");
   }
 }

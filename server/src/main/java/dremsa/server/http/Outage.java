@@ -40,9 +40,9 @@ class Outage {
       if (t instanceof SQLTransientConnectionException
           || t instanceof SQLNonTransientConnectionException
           || t instanceof SQLRecoverableException
+          // What the pool says of a connection that was lost meanwhile has no state at all.
           || (t instanceof SQLException sql
-              && sql.getSQLState() != null
-              && sql.getSQLState().startsWith("08"))) {
+              && (sql.getSQLState() == null || sql.getSQLState().startsWith("08")))) {
         return true;
       }
     }
