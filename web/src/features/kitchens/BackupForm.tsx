@@ -36,12 +36,16 @@ export function BackupForm() {
           }}
         >
           {(props) => (
-            <Button {...props} variant="outline" loading={read.isPending}>
+            <Button {...props} variant="outline" disabled={read.isPending}>
               Read a backup into this household
             </Button>
           )}
         </FileButton>
-        {read.isSuccess && <span role="status">Read in.</span>}
+        {read.isSuccess ? (
+          <span role="status">Read in.</span>
+        ) : (
+          <span className="soft small">It must be empty: make a new household for it.</span>
+        )}
       </div>
       {read.isPending && (
         <div className="stack" role="status">
@@ -53,7 +57,6 @@ export function BackupForm() {
           </span>
         </div>
       )}
-      <p className="soft small">It must be empty: make a new household for it.</p>
       {read.error && (
         <p className="trouble" role="alert">
           {said(read.error, 'file') ?? saidElse(read.error, ['file'])}
