@@ -3,18 +3,15 @@ package dremsa.server.accounts;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
@@ -45,7 +42,7 @@ class KnownDevices {
 
   /** The hash of this device, if the account was signed in on it before. */
   @Nullable String of(@Nullable Account account, HttpServletRequest request) {
-    Optional<String> hash = token(request).map(KnownDevices::hash);
+    Optional<String> hash = token(request).map(DigestUtils::sha256Hex);
     if (account == null || hash.isEmpty()) {
       return null;
     }
@@ -78,7 +75,7 @@ class KnownDevices {
                     jdbc.update(
                         "update known_device set used_at = ? where token_hash = ? and account_id = ?",
                         now,
-                        hash(token),
+                        DigestUtils.sha256Hex(token),
                         account.toString()))
             .orElse(0);
     if (known > 0) {
@@ -89,7 +86,7 @@ class KnownDevices {
     String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
     jdbc.update(
         "insert into known_device (token_hash, account_id, used_at) values (?, ?, ?)",
-        hash(token),
+        DigestUtils.sha256Hex(token),
         account.toString(),
         now);
     response.addHeader(
@@ -102,16 +99,6 @@ class KnownDevices {
             .maxAge(KEPT)
             .build()
             .toString());
-  }
-
-  private static String hash(String token) {
-    try {
-      return HexFormat.of()
-          .formatHex(
-              MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
   }
 
   /** Devices that were not seen for so long are strangers again. */

@@ -1,9 +1,7 @@
 package dremsa.server.accounts;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.Base64;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.security.crypto.password.AbstractValidatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 
@@ -30,13 +28,6 @@ final class WholePasswordEncoder extends AbstractValidatingPasswordEncoder {
   }
 
   private static String digest(String password) {
-    try {
-      return Base64.getEncoder()
-          .encodeToString(
-              MessageDigest.getInstance("SHA-256")
-                  .digest(password.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
+    return Base64.getEncoder().encodeToString(DigestUtils.sha256(password));
   }
 }

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.UUID;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import org.apache.commons.io.input.BoundedInputStream;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
@@ -89,12 +90,7 @@ final class Archive {
         default -> throw new DamagedException("it is no backup of Dremsa");
       }
     } catch (JacksonException e) {
-      throw new DamagedException(
-          "its JSON is not that of a backup (line "
-              + e.getLocation().getLineNr()
-              + ", column "
-              + e.getLocation().getColumnNr()
-              + " of a part)");
+      throw new DamagedException("a part of it is not such JSON as a backup has");
     } catch (IllegalArgumentException | java.io.EOFException | java.util.zip.ZipException e) {
       throw new DamagedException("it ends too early, or was changed");
     }
@@ -112,14 +108,19 @@ final class Archive {
 
   /** The zip's entries one after another, none of them larger than it may be. */
   static final class Entries implements AutoCloseable {
-    private final Limits.Counting packed;
+    private final BoundedInputStream packed;
     private final ZipInputStream zip;
-    private final Limits.Counting unpacked;
+    private final BoundedInputStream unpacked;
 
-    Entries(InputStream in) {
-      packed = new Limits.Counting(in);
+    Entries(InputStream in) throws IOException {
+      packed = counting(in);
       zip = new ZipInputStream(new BufferedInputStream(packed, 1 << 16));
-      unpacked = new Limits.Counting(zip);
+      unpacked = counting(zip);
+    }
+
+    /** Without a bound it counts what is read. */
+    private static BoundedInputStream counting(InputStream in) throws IOException {
+      return BoundedInputStream.builder().setInputStream(in).get();
     }
 
     ZipEntry next() throws IOException {
@@ -146,7 +147,7 @@ final class Archive {
     }
 
     private void check() {
-      Limits.checkRatio(packed.count(), unpacked.count());
+      Limits.checkRatio(packed.getCount(), unpacked.getCount());
     }
 
     /** The present entry whole. */

@@ -2,7 +2,6 @@ package dremsa.server.backup;
 
 import java.nio.ByteBuffer;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -11,6 +10,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -29,7 +29,7 @@ final class Ids {
   private static final int MOST = 400_000;
 
   private final byte[] secret = new byte[32];
-  private final MessageDigest digest;
+  private final MessageDigest digest = DigestUtils.getSha256Digest();
   private final Map<String, Set<UUID>> standing = new HashMap<>();
 
   /** Form 1 could refer to what was gone: such a reference is dropped where it may be empty. */
@@ -40,11 +40,6 @@ final class Ids {
   Ids(boolean mayDangle) {
     this.mayDangle = mayDangle;
     new SecureRandom().nextBytes(secret);
-    try {
-      digest = MessageDigest.getInstance("SHA-256");
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
   }
 
   /** A row with this id stands in the file. */

@@ -1,9 +1,5 @@
 package dremsa.server.backup;
 
-import java.io.FilterInputStream;
-import java.io.IOException;
-import java.io.InputStream;
-
 /**
  * What a file may hold at most. Rows and photos are read one at a time, so none of these but the
  * first two says how much memory a reading takes.
@@ -31,33 +27,6 @@ final class Limits {
   private static final long FREE_BYTES = 16L * 1024 * 1024;
 
   private Limits() {}
-
-  /** Counts what is read out of a stream. */
-  static final class Counting extends FilterInputStream {
-    private long read;
-
-    Counting(InputStream in) {
-      super(in);
-    }
-
-    @Override
-    public int read() throws IOException {
-      int b = super.read();
-      read += b < 0 ? 0 : 1;
-      return b;
-    }
-
-    @Override
-    public int read(byte[] buffer, int offset, int length) throws IOException {
-      int n = super.read(buffer, offset, length);
-      read += Math.max(0, n);
-      return n;
-    }
-
-    long count() {
-      return read;
-    }
-  }
 
   /** Refuses what unpacks to far more than it is. */
   static void checkRatio(long packed, long unpacked) {

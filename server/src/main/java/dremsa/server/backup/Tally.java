@@ -1,22 +1,14 @@
 package dremsa.server.backup;
 
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
+import org.apache.commons.codec.binary.Hex;
+import org.apache.commons.codec.digest.DigestUtils;
 
 /** Counts and sums up a part of a file while it goes by. */
 final class Tally {
-  private final MessageDigest digest;
+  private final MessageDigest digest = DigestUtils.getSha256Digest();
   private long count;
   private long bytes;
-
-  Tally() {
-    try {
-      digest = MessageDigest.getInstance("SHA-256");
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
-  }
 
   void one(byte[] content) {
     one(content, content.length);
@@ -33,6 +25,6 @@ final class Tally {
   }
 
   Manifest.Part done() {
-    return new Manifest.Part(count, bytes, HexFormat.of().formatHex(digest.digest()));
+    return new Manifest.Part(count, bytes, Hex.encodeHexString(digest.digest()));
   }
 }

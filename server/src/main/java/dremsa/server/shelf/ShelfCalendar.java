@@ -7,17 +7,15 @@ import dremsa.server.http.Problem;
 import dremsa.server.papers.CalendarFile;
 import io.swagger.v3.oas.annotations.Hidden;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.sql.Timestamp;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.UUID;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.http.ResponseEntity;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -78,7 +76,7 @@ class ShelfCalendar {
     jdbc.update(
         "replace into feed (household_id, token_hash, made_at) values (?, ?, ?)",
         member.household().toString(),
-        hash(token),
+        DigestUtils.sha256Hex(token),
         Timestamp.from(households.now(member.household())));
     return new FeedAddress("/feed/" + token + ".ics");
   }
@@ -96,21 +94,11 @@ class ShelfCalendar {
         jdbc.query(
             "select household_id from feed where token_hash = ?",
             (row, n) -> UUID.fromString(row.getString(1)),
-            hash(token));
+            DigestUtils.sha256Hex(token));
     if (found.isEmpty()) {
       throw Problem.notFound("calendar");
     }
     return answer(calendar(found.get(0)));
-  }
-
-  private static String hash(String token) {
-    try {
-      return HexFormat.of()
-          .formatHex(
-              MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
   }
 
   /** A calendar rings as the tray does: in the morning, days before the last day and on it. */
