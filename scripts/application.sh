@@ -87,7 +87,7 @@ run_app() {
   mkdir -p "$HOME_DIR/tmp"
   [ ! -s "$HOME_DIR/app.log" ] || mv -f "$HOME_DIR/app.log" "$HOME_DIR/app.before.log"
   DREMSA_DB_URL="$DB_URL" DREMSA_DB_USER="$DB_USER" DREMSA_DB_PASSWORD="$DB_PASSWORD" \
-    setsid java "$APP_MARK" -Xmx512m -XX:+ExitOnOutOfMemoryError -Djava.io.tmpdir="$HOME_DIR/tmp" \
+    setsid java "$APP_MARK" -Xmx"${DREMSA_MEMORY:-512m}" -XX:+ExitOnOutOfMemoryError -Djava.io.tmpdir="$HOME_DIR/tmp" \
     -jar "$HOME_DIR/app/server-$VERSION-exec.jar" "$@" >"$HOME_DIR/app.log" 2>&1 9>&- &
   APP_PID=$!
   printf '%s' "$APP_PID" > "$HOME_DIR/app.pid"

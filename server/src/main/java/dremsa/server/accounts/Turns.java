@@ -11,6 +11,8 @@ import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.core.retry.RetryPolicy;
 import org.springframework.core.retry.RetryTemplate;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -32,6 +34,8 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Component
 public class Turns {
+  private static final Logger LOG = LoggerFactory.getLogger(Turns.class);
+
   /** Deadlock, lock wait over, row changed meanwhile: the same work may succeed when repeated. */
   private static final Set<Integer> PASSING = Set.of(1213, 1205, 1020);
 
@@ -90,6 +94,12 @@ public class Turns {
     await(queue);
     try {
       return retry.invoke(() -> transaction.execute(status -> inTurn(household, status, work)));
+    } catch (RuntimeException e) {
+      if (passing(e)) {
+        LOG.warn("A household's turn was lost again and again.", e);
+        throw Problem.busy();
+      }
+      throw e;
     } finally {
       queue.unlock();
     }
