@@ -17,6 +17,7 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.http.converter.HttpMessageNotWritableException;
 import org.springframework.validation.FieldError;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -123,6 +124,16 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
 
   private static Object shorten(Object value) {
     return value instanceof String text && text.length() > 80 ? text.substring(0, 80) + "…" : value;
+  }
+
+  /** The session is written when the answer begins to go out: the database may be away by then. */
+  @Override
+  protected ResponseEntity<Object> handleHttpMessageNotWritable(
+      HttpMessageNotWritableException e,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    return widen(outage.isOne(e) ? outage.began() : unexpected(e, request.getDescription(false)));
   }
 
   @Override
