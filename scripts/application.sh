@@ -291,13 +291,13 @@ command_bench() {
   (cd "$ROOT" && mvn -B -q -ntp -pl core,bench -DskipTests -Dspotless.check.skip=true package dependency:build-classpath \
     -Dmdep.outputFile="$HOME_DIR/bench.cp" -Dmdep.includeScope=runtime)
   java -cp "$ROOT/bench/target/classes:$ROOT/core/target/classes:$(cat "$HOME_DIR/bench.cp")" org.openjdk.jmh.Main "${DREMSA_BENCH:-.*}"
-  measure_shelf
+  measure_server
 }
 
-# How long the shelf takes beside a long history; reported, not judged.
-measure_shelf() {
+# How long the shelf takes beside a long history, and a backup with many photos; reported, not judged.
+measure_server() {
   need_packages "${DATABASE_PACKAGES[@]}"
   test_database
   (cd "$ROOT" && mvn -B -q -ntp -pl core,devices,web,server test -Dweb.test.skip=true -Dexec.skip=true -Djacoco.skip=true \
-    -Dspotless.check.skip=true -Dtest=ShelfMeasure -Dsurefire.failIfNoSpecifiedTests=false -Ddremsa.measure=true)
+    -Dspotless.check.skip=true -Dtest=ShelfMeasure,BackupMeasure -Dsurefire.failIfNoSpecifiedTests=false -Ddremsa.measure=true)
 }

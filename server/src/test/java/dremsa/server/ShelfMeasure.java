@@ -2,10 +2,12 @@ package dremsa.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dremsa.server.accounts.Turns;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -82,14 +84,20 @@ class ShelfMeasure {
     String household =
         jdbc.queryForObject(
             "select household_id from account where sign_in = ?", String.class, visitor.name());
+    TestServer.bean(Turns.class)
+        .take(UUID.fromString(household), () -> copyBatches(household, count));
+    return visitor;
+  }
+
+  private void copyBatches(String household, int count) {
     Map<String, Object> seed =
         jdbc.queryForMap("select id from batch where household_id = ?", household);
     String batch = seed.get("id").toString();
     jdbc.update(copies("batch", "id", "uuid()", "code", "concat('X-', seq)", count), batch);
     jdbc.update(
-        "insert into batch_step (batch_id, step_index, started_at, ended_at, timing, cue_seen, note,"
+        "insert into batch_step (household_id, batch_id, step_index, started_at, ended_at, timing, cue_seen, note,"
             + " skipped, extended_min, water_ml, water_c)"
-            + " select b.id, s.step_index, s.started_at, s.ended_at, s.timing, s.cue_seen, s.note,"
+            + " select b.household_id, b.id, s.step_index, s.started_at, s.ended_at, s.timing, s.cue_seen, s.note,"
             + " s.skipped, s.extended_min, s.water_ml, s.water_c from batch b join batch_step s"
             + " on s.batch_id = ? where b.household_id = ? and b.id <> ?",
         batch,
@@ -118,7 +126,6 @@ class ShelfMeasure {
             + " where t.id = ?",
         household,
         bottle);
-    return visitor;
   }
 
   private String bottleColumns() {

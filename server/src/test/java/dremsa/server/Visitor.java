@@ -8,6 +8,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -120,6 +121,20 @@ public final class Visitor {
     }
   }
 
+  /** Fetches a file that is too large for the memory. */
+  public void fileInto(String path, Path into) {
+    try {
+      http.send(
+          HttpRequest.newBuilder(URI.create(TestServer.address() + path)).build(),
+          HttpResponse.BodyHandlers.ofFile(into));
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
   /** Fetches a file that is made for a form. */
   public File print(String path, Object form) {
     if (token().isEmpty()) {
@@ -135,6 +150,15 @@ public final class Visitor {
 
   /** Sends a file. */
   public Answer upload(String path, String type, byte[] bytes) {
+    return upload(path, type, BodyPublishers.ofByteArray(bytes));
+  }
+
+  /** Sends a file that is too large for the memory. */
+  public Answer upload(String path, String type, Path file) throws IOException {
+    return upload(path, type, BodyPublishers.ofFile(file));
+  }
+
+  private Answer upload(String path, String type, HttpRequest.BodyPublisher body) {
     if (token().isEmpty()) {
       get("/api/session");
     }
@@ -142,7 +166,7 @@ public final class Visitor {
         HttpRequest.newBuilder(URI.create(TestServer.address() + path))
             .header("Content-Type", type)
             .header("X-XSRF-TOKEN", token())
-            .POST(BodyPublishers.ofByteArray(bytes))
+            .POST(body)
             .build();
     return exchange(request);
   }

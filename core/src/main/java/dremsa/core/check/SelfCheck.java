@@ -252,15 +252,21 @@ public final class SelfCheck {
   private void limits() {
     double finished = Math.max(1e-9, prediction.finished().grams());
     double essential = 0;
-    boolean leftOn = formula.purposes().stream().anyMatch(Purpose::leftOn);
+    boolean rinsed = isRinsedSoon();
     for (int i = 0; i < formula.ingredients().size(); i++) {
       Material material = brew.materials().get(i);
       Proportion proportion = formula.ingredients().get(i).proportion();
       double percent =
-          100
-              * prediction.amounts().getOrDefault(formula.ingredients().get(i).key(), 0.0)
-              / finished;
-      Property limited = leftOn ? Property.LIMIT_LEAVE_ON : Property.LIMIT_RINSE_OFF;
+          proportion instanceof Proportion.PercentOfFinished typed
+              // What was asked for as a percent is that percent, whatever steam left.
+              ? typed.percent()
+              : 100
+                  * prediction.amounts().getOrDefault(formula.ingredients().get(i).key(), 0.0)
+                  / finished;
+      Property limited =
+          rinsed && material.figures().containsKey(Property.LIMIT_RINSE_OFF)
+              ? Property.LIMIT_RINSE_OFF
+              : Property.LIMIT_LEAVE_ON;
       double limit = material.value(limited, Double.POSITIVE_INFINITY);
       if (percent > limit * 1.001) {
         add(
@@ -321,6 +327,16 @@ public final class SelfCheck {
     }
   }
 
+  /**
+   * Whether it is surely off the skin within minutes. Where nobody said what it is for, or where it
+   * is for several things, the stricter limits hold; so they do for what has no limit of its own
+   * for rinsing off.
+   */
+  private boolean isRinsedSoon() {
+    return !formula.purposes().isEmpty()
+        && formula.purposes().stream().allMatch(Purpose::rinsedSoon);
+  }
+
   private void preservatives() {
     List<Preservation> all = Preservation.in(prediction.contents());
     for (Preservation preservation : all) {
@@ -375,7 +391,8 @@ public final class SelfCheck {
     if (Double.isNaN(ph)) {
       return;
     }
-    boolean leftOn = formula.purposes().stream().anyMatch(Purpose::leftOn);
+    boolean leftOn =
+        formula.purposes().isEmpty() || formula.purposes().stream().anyMatch(Purpose::leftOn);
     double line = leftOn ? SOUR_LEAVE_ON : SOUR_RINSE_OFF;
     if (ph < line) {
       add(

@@ -25,4 +25,12 @@ public enum Purpose {
   public boolean leftOn() {
     return this == LEAVE_IN || this == STYLER || this == SCALP || this == OIL;
   }
+
+  /**
+   * Is rinsed off within minutes. A mask or a pre-wash may stay on for an hour and overnight: for
+   * the skin that is as if it were left on.
+   */
+  public boolean rinsedSoon() {
+    return this == RINSE || this == CONDITIONER;
+  }
 }

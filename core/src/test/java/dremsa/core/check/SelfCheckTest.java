@@ -32,6 +32,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -262,6 +263,64 @@ class SelfCheckTest {
     // The two that depend on more than a formula stand in tests of their own below.
     assertThat(slips().map(a -> (Code) a.get()[0]))
         .containsAll(EnumSet.complementOf(EnumSet.of(Code.WHICH_SCOOP, Code.NOT_FOR_THIS_PERSON)));
+  }
+
+  /** What stands on the skin for long, or for a time that nobody said, has the stricter limit. */
+  @ParameterizedTest
+  @CsvSource({
+    "clove-essential, 0.6, RINSE",
+    "clove-essential, 0.6, CONDITIONER",
+    "clove-essential, 0.6, MASK",
+    "clove-essential, 0.6, PRE_WASH",
+    "clove-essential, 0.6, ''",
+    "cinnamon-essential, 0.9, RINSE",
+    "cinnamon-essential, 0.9, ''",
+    "fragrance, 3.3, RINSE",
+    "fragrance, 3.3, MASK",
+    "fragrance, 3.3, ''",
+    // Rinsed off at once it may have 2.95 % of it; left on an hour as a mask, no more than 0.59 %.
+    "sodium-benzoate, 1.2, MASK",
+    "sodium-benzoate, 1.2, ''",
+    "sodium-benzoate, 1.2, RINSE+LEAVE_IN"
+  })
+  void whatMayStayOnHasTheLimitOfWhatIsLeftOn(String material, double percent, String purposes) {
+    assertThat(codes(check(dosed(material, percent, purposes), 1))).contains(Code.OVER_LIMIT);
+  }
+
+  /** The limits of the rules are allowed to the dot (Regulation (EC) 1223/2009, Annex V). */
+  @ParameterizedTest
+  @CsvSource({
+    "phenoxyethanol, 1, LEAVE_IN", "phenoxyethanol, 1, RINSE", "sodium-benzoate, 2.95, RINSE",
+    "sodium-benzoate, 0.59, LEAVE_IN", "potassium-sorbate, 0.8, LEAVE_IN",
+        "clove-essential, 0.5, MASK"
+  })
+  void whatIsTypedAsTheLimitIsAllowed(String material, double percent, String purposes) {
+    Formula formula = dosed(material, percent, purposes);
+    for (double scale : new double[] {0.3, 1, 2.7}) {
+      assertThat(codes(check(formula, scale))).doesNotContain(Code.OVER_LIMIT);
+    }
+    assertThat(codes(check(dosed(material, percent * 1.02, purposes), 1)))
+        .contains(Code.OVER_LIMIT);
+  }
+
+  private static Formula dosed(String material, double percent, String purposes) {
+    Set<Purpose> all =
+        purposes.isEmpty()
+            ? Set.of()
+            : Stream.of(purposes.split("[+]")).map(Purpose::valueOf).collect(Collectors.toSet());
+    return new Formula(
+        "f",
+        "f",
+        Method.BLEND,
+        all,
+        "",
+        List.of(WATER, Ingredient.parts("sage", 12), percent(material, percent)),
+        List.of(
+            pour("water", "sage"),
+            STEEP,
+            CLOTH,
+            new Step.Cool(35, Step.CoolingWay.COUNTER, true, Guide.NONE),
+            stir(material)));
   }
 
   @Test
