@@ -186,6 +186,12 @@ public record Contents(
     return times(wanted / millilitres());
   }
 
+  /** The same brew, had nobody stirred a preservative in. */
+  public Contents unpreserved() {
+    return new Contents(
+        water, ethanol, glycerin, oil, juice, other, solids, acid, gums, List.of(), traits);
+  }
+
   /** The two poured together. */
   public Contents plus(Contents more) {
     EnumSet<Trait> both = EnumSet.noneOf(Trait.class);

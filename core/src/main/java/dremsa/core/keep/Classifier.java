@@ -14,14 +14,24 @@ public final class Classifier {
   /** From this share of plant left in it on it is a paste. */
   private static final double PASTE_SOLIDS = 0.05;
 
+  /** From this share on there is water in an oil that it does not dissolve; our estimate. */
+  private static final double FREE_WATER = 0.01;
+
   private Classifier() {}
 
   /** The class of a finished brew. The more perishable counts where several would fit. */
   public static Classification classify(Contents brew) {
-    if (brew.oilShare() > 0.5 && brew.waterShare() < 0.01) {
-      return brew.has(Trait.FRESH_PLANT)
-          ? new Classification(KeepingClass.OIL_WET, "fresh plant in oil")
-          : new Classification(KeepingClass.OIL, "no water in it");
+    boolean mostlyOil = brew.oilShare() > 0.5;
+    // Juice is water with something to live on in it.
+    boolean wet = brew.waterShare() + brew.juiceShare() >= FREE_WATER;
+    if (mostlyOil && brew.has(Trait.FRESH_PLANT)) {
+      return new Classification(KeepingClass.OIL_WET, "fresh plant in oil");
+    }
+    if (mostlyOil && brew.juiceShare() >= FREE_WATER) {
+      return new Classification(KeepingClass.OIL_WET, "juice in oil");
+    }
+    if (mostlyOil && !wet) {
+      return new Classification(KeepingClass.OIL, "no water in it");
     }
     if (brew.alcoholPercent() >= LOW_RISK_ALCOHOL) {
       return new Classification(
@@ -30,6 +40,9 @@ public final class Classifier {
     if (Preservation.in(brew).stream().anyMatch(Preservation::works)) {
       return new Classification(
           KeepingClass.PRESERVED, "a preservative within its dose, its pH and its temperature");
+    }
+    if (mostlyOil) {
+      return new Classification(KeepingClass.OIL_WET, "water in oil, nothing preserving it");
     }
     if (brew.has(Trait.RAW_JUICE)) {
       return new Classification(KeepingClass.RAW_JUICE, "raw juice in it");

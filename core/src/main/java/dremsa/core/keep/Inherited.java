@@ -12,6 +12,7 @@ import java.time.Instant;
  * @param spentShare of its life budget, 0 to 1; 0 where it has none
  * @param strained the moment its cap is counted from
  * @param runsOut the moment its own clock would have ended
+ * @param frozen whether it, or a part of it, was ever frozen: then the mixture was too
  */
 public record Inherited(
     String name,
@@ -19,16 +20,18 @@ public record Inherited(
     KeepingClass keepingClass,
     double spentShare,
     Instant strained,
-    Instant runsOut) {
+    Instant runsOut,
+    boolean frozen) {
 
   /** What a brew brings along that was judged at the moment of pouring. */
-  public static Inherited of(String name, Contents poured, Verdict verdict) {
+  public static Inherited of(String name, Contents poured, Keeping keeping, Verdict verdict) {
     return new Inherited(
         name,
         poured,
         verdict.keepingClass(),
         verdict.spentShare(),
         verdict.strained(),
-        verdict.runsOut());
+        verdict.runsOut(),
+        keeping.wasFrozen());
   }
 }

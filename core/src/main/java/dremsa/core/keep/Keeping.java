@@ -88,7 +88,7 @@ public record Keeping(
     Timeline timeline = Timeline.of(brew.formula(), prediction, start, place, climate, events);
     boolean frozen = stands() == Place.FREEZER;
     Custom custom = new Custom(school, cleanWorking);
-    Life life = live(prediction, custom, timeline, frozen);
+    Life life = live(brew, prediction, custom, timeline, frozen);
     KeepingClass keepingClass = life.found().keepingClass();
     Life.End ends = life.end(custom, timeline, frozen);
     double cap = frozen ? keepingClass.freezerHours() : custom.capHours(keepingClass);
@@ -160,8 +160,10 @@ public record Keeping(
         reasons);
   }
 
-  private Life live(Prediction prediction, Custom custom, Timeline timeline, boolean frozen) {
-    Life life = Life.of(prediction.contents(), prediction.heat().strainedMinute() / 60);
+  private Life live(
+      Brew brew, Prediction prediction, Custom custom, Timeline timeline, boolean frozen) {
+    Classification found = LatePreservative.classify(brew, prediction, school, timeline);
+    Life life = Life.of(found, prediction.contents(), prediction.heat().strainedMinute() / 60);
     for (Inherited part : inherited) {
       life =
           life.joined(
@@ -201,16 +203,24 @@ public record Keeping(
 
   /** Why a bottle cannot be frozen; empty when it can. */
   public Optional<String> whyNotFrozen() {
-    boolean frozenBefore =
-        place == Place.FREEZER
-            || events.stream()
-                .anyMatch(e -> e instanceof KeepEvent.Moved m && m.place() == Place.FREEZER);
+    boolean frozenBefore = wasFrozen();
     if (stands() == Place.FREEZER) {
       return Optional.of("It is in the freezer already.");
     }
     return frozenBefore
         ? Optional.of("It was frozen before: what was thawed is never frozen again.")
         : Optional.empty();
+  }
+
+  /** Whether it, or anything that was poured into it, was ever frozen. */
+  public boolean wasFrozen() {
+    return place == Place.FREEZER
+        || inherited.stream().anyMatch(Inherited::frozen)
+        || events.stream()
+            .anyMatch(
+                e ->
+                    e instanceof KeepEvent.Moved m && m.place() == Place.FREEZER
+                        || e instanceof KeepEvent.Joined j && j.other().frozen());
   }
 
   private Instant at(double hours) {

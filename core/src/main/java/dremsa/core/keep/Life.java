@@ -38,8 +38,7 @@ record Life(
     }
   }
 
-  static Life of(Contents contents, double strainedHour) {
-    Classification found = Classifier.classify(contents);
+  static Life of(Classification found, Contents contents, double strainedHour) {
     return new Life(
         found,
         contents,

@@ -162,10 +162,33 @@ class FridgeTest {
     assertThat(both.runsOut()).isBeforeOrEqualTo(cupboard.runsOut());
   }
 
+  /** What was thawed is never frozen again, in whatever it is poured (common practice). */
+  @Test
+  void aMixtureWithSomethingThawedIsNotFrozenAgain() {
+    Keeping thawed =
+        fresh()
+            .with(new KeepEvent.Moved(day(1), Place.FREEZER))
+            .with(new KeepEvent.Moved(day(3), Place.FRIDGE));
+    Inherited poured =
+        Inherited.of("Thawed", MADE.contents().millilitres(100), thawed, judged(thawed));
+    assertThat(poured.frozen()).isTrue();
+    Keeping joined = fresh().with(new KeepEvent.Joined(day(3), 200, poured));
+    assertThat(joined.whyNotFrozen()).hasValueSatisfying(why -> assertThat(why).contains("thawed"));
+    assertThat(fresh().withInherited(List.of(poured)).whyNotFrozen()).isPresent();
+    // And so on, through one mixture into the next.
+    Inherited again =
+        Inherited.of("Mixed", MADE.contents().millilitres(50), joined, judged(joined));
+    assertThat(fresh().with(new KeepEvent.Joined(day(3), 200, again)).whyNotFrozen()).isPresent();
+    // What was never cold freezes as before.
+    Inherited fridge =
+        Inherited.of("Other", MADE.contents().millilitres(100), fresh(), judged(fresh()));
+    assertThat(fresh().with(new KeepEvent.Joined(day(1), 200, fridge)).whyNotFrozen()).isEmpty();
+  }
+
   @Test
   void aMixtureTellsWhatItConsistsOf() {
     Verdict other = judged(fresh());
-    Inherited poured = Inherited.of("Other", MADE.contents().millilitres(100), other);
+    Inherited poured = Inherited.of("Other", MADE.contents().millilitres(100), fresh(), other);
     Verdict mixed = judged(fresh().with(new KeepEvent.Joined(day(1), 200, poured)));
     assertThat(mixed.contents().millilitres()).isCloseTo(300, within(0.5));
   }

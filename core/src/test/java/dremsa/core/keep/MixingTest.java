@@ -67,7 +67,7 @@ class MixingTest {
     }
 
     Inherited poured(double ml, Instant at) {
-      return Inherited.of(name, prediction.contents().millilitres(ml), judge(at));
+      return Inherited.of(name, prediction.contents().millilitres(ml), kept(List.of()), judge(at));
     }
   }
 

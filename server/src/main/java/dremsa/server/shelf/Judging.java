@@ -118,22 +118,12 @@ class Judging {
 
   private Inherited inherited(String json) {
     OtherJson other = stored.read(json, OtherJson.class);
-    return new Inherited(
-        other.name(),
-        other.contents().toCore(),
-        other.age().keepingClass(),
-        other.age().spentShare(),
-        other.age().strained(),
-        other.age().runsOut());
+    return other.age().toCore(other.name(), other.contents());
   }
 
   String write(Inherited other) {
     return stored.write(
-        new OtherJson(
-            other.name(),
-            ContentsJson.of(other.contents()),
-            new AgeJson(
-                other.keepingClass(), other.spentShare(), other.strained(), other.runsOut())));
+        new OtherJson(other.name(), ContentsJson.of(other.contents()), AgeJson.of(other)));
   }
 
   /** A bottle with all that is known of it. */
@@ -207,7 +197,8 @@ class Judging {
     Known known = known(bottle);
     Verdict verdict = known.judge(now);
     Contents contents = verdict.contents().millilitres(millilitres);
-    return Inherited.of(bottle.name() + " " + known.batch().code(), contents, verdict);
+    return Inherited.of(
+        bottle.name() + " " + known.batch().code(), contents, known.keeping(), verdict);
   }
 
   /** Reckons a bottle anew, saves it and plans what it will call for. */

@@ -35,9 +35,38 @@ public record SurroundingsJson(List<MaterialJson> materials, List<PouredJson> po
       @Nullable Double leftMl,
       @Nullable AgeJson age) {}
 
-  /** The age of a brew at the moment it was poured. */
+  /**
+   * The age of a brew at the moment it was poured.
+   *
+   * @param frozen whether it ever was; null in an old row, where it was not
+   */
   public record AgeJson(
-      KeepingClass keepingClass, double spentShare, Instant strained, Instant runsOut) {}
+      KeepingClass keepingClass,
+      double spentShare,
+      Instant strained,
+      Instant runsOut,
+      @Nullable Boolean frozen) {
+    public static AgeJson of(Inherited inherited) {
+      return new AgeJson(
+          inherited.keepingClass(),
+          inherited.spentShare(),
+          inherited.strained(),
+          inherited.runsOut(),
+          inherited.frozen());
+    }
+
+    /** What a brew of this age brings along. */
+    public Inherited toCore(String name, ContentsJson contents) {
+      return new Inherited(
+          name,
+          contents.toCore(),
+          keepingClass,
+          spentShare,
+          strained,
+          runsOut,
+          Boolean.TRUE.equals(frozen));
+    }
+  }
 
   /**
    * The surroundings of a brew.
@@ -71,9 +100,7 @@ public record SurroundingsJson(List<MaterialJson> materials, List<PouredJson> po
         poured.tint(),
         ContentsJson.of(poured.contents()),
         Double.isInfinite(poured.leftMl()) ? null : poured.leftMl(),
-        age == null
-            ? null
-            : new AgeJson(age.keepingClass(), age.spentShare(), age.strained(), age.runsOut()));
+        age == null ? null : AgeJson.of(age));
   }
 
   /** The catalogue with these materials over it. */
@@ -114,15 +141,7 @@ public record SurroundingsJson(List<MaterialJson> materials, List<PouredJson> po
     Map<String, Inherited> ages = new java.util.LinkedHashMap<>();
     for (PouredJson p : poured) {
       if (p.age() != null) {
-        ages.put(
-            p.material(),
-            new Inherited(
-                p.name(),
-                p.contents().toCore(),
-                p.age().keepingClass(),
-                p.age().spentShare(),
-                p.age().strained(),
-                p.age().runsOut()));
+        ages.put(p.material(), p.age().toCore(p.name(), p.contents()));
       }
     }
     return ages;

@@ -1,0 +1,60 @@
+package dremsa.core.keep;
+
+import dremsa.core.brew.Brew;
+import dremsa.core.brew.Prediction;
+import dremsa.core.brew.StepOutcome;
+import dremsa.core.material.MaterialKind;
+import java.util.Locale;
+
+/**
+ * A preservative does not make a brew young again. What had spent too much of its life before one
+ * was stirred in keeps as if there were none: a quarter of it by the careful school, a half by the
+ * practice school; our rule, on the side of caution, as what has grown by then is not measured.
+ */
+final class LatePreservative {
+  private static final double CAREFUL_SHARE = 0.25;
+  private static final double PRACTICE_SHARE = 0.5;
+
+  private LatePreservative() {}
+
+  /** The class of a finished brew, with the time at which it was preserved in mind. */
+  static Classification classify(
+      Brew brew, Prediction prediction, School school, Timeline timeline) {
+    Classification found = Classifier.classify(prediction.contents());
+    double hour = preservedHour(brew, prediction);
+    if (found.keepingClass() != KeepingClass.PRESERVED || Double.isNaN(hour)) {
+      return found;
+    }
+    Classification bare = Classifier.classify(prediction.contents().unpreserved());
+    double budget = bare.keepingClass().budgetHours(school);
+    double spent = budget <= 0 ? 1 : timeline.spentBy(hour) / budget;
+    double most = school == School.CAREFUL ? CAREFUL_SHARE : PRACTICE_SHARE;
+    return spent <= most
+        ? found
+        : new Classification(
+            bare.keepingClass(),
+            String.format(
+                Locale.ROOT,
+                "%s; a preservative came when %.0f %% of its life was spent, too late to count",
+                bare.why(),
+                100 * Math.min(1, spent)));
+  }
+
+  /** The hour at which the last preservative went in; NaN where none went in by itself. */
+  private static double preservedHour(Brew brew, Prediction prediction) {
+    double last = Double.NaN;
+    for (StepOutcome outcome : prediction.steps()) {
+      boolean preserves =
+          brew.formula().steps().get(outcome.index()).ingredients().stream()
+              .anyMatch(
+                  key ->
+                      brew.materialOf(key)
+                          .filter(material -> material.kind() == MaterialKind.PRESERVATIVE)
+                          .isPresent());
+      if (preserves) {
+        last = outcome.endMinute() / 60;
+      }
+    }
+    return last;
+  }
+}
