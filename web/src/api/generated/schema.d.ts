@@ -1566,7 +1566,7 @@ export interface components {
         };
         ClassView: {
             /** @enum {string} */
-            keepingClass: "RAW_JUICE" | "FRESH_INFUSION" | "GEL" | "INFUSION" | "FERMENT" | "STARCH_HEATED" | "STARCH" | "PASTE" | "CONDITIONER" | "PRESERVED" | "SPIRIT" | "OIL" | "OIL_WET";
+            keepingClass: "RAW_JUICE" | "FRESH_INFUSION" | "GEL" | "INFUSION" | "FERMENT" | "STARCH_HEATED" | "STARCH" | "PASTE" | "CONDITIONER" | "PRESERVED" | "PRESERVED_RICH" | "SPIRIT" | "OIL" | "OIL_WET";
             words: string;
             schools: components["schemas"]["KeepsView"][];
             /** Format: double */
@@ -3067,7 +3067,7 @@ export interface components {
         };
         VerdictJson: {
             /** @enum {string} */
-            keepingClass: "RAW_JUICE" | "FRESH_INFUSION" | "GEL" | "INFUSION" | "FERMENT" | "STARCH_HEATED" | "STARCH" | "PASTE" | "CONDITIONER" | "PRESERVED" | "SPIRIT" | "OIL" | "OIL_WET";
+            keepingClass: "RAW_JUICE" | "FRESH_INFUSION" | "GEL" | "INFUSION" | "FERMENT" | "STARCH_HEATED" | "STARCH" | "PASTE" | "CONDITIONER" | "PRESERVED" | "PRESERVED_RICH" | "SPIRIT" | "OIL" | "OIL_WET";
             classWords: string;
             /** @enum {string} */
             school: "CAREFUL" | "PRACTICE";
@@ -3636,8 +3636,14 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "image/jpeg": string;
-                "image/png": string;
+                "image/jpeg": {
+                    /** Format: binary */
+                    picture?: string;
+                };
+                "image/png": {
+                    /** Format: binary */
+                    picture?: string;
+                };
             };
         };
         responses: {

@@ -19,6 +19,17 @@ public final class Classifier {
 
   private Classifier() {}
 
+  /**
+   * Whether there is so much to live on that a dose meant for watery things is no promise: raw
+   * juice, starch in whatever form, a ferment, plant left in it.
+   */
+  private static boolean isRich(Contents brew) {
+    return brew.has(Trait.RAW_JUICE)
+        || brew.has(Trait.STARCH)
+        || brew.has(Trait.FERMENTED)
+        || brew.solidsShare() > PASTE_SOLIDS;
+  }
+
   /** The class of a finished brew. The more perishable counts where several would fit. */
   public static Classification classify(Contents brew) {
     boolean mostlyOil = brew.oilShare() > 0.5;
@@ -38,8 +49,11 @@ public final class Classifier {
           KeepingClass.SPIRIT, "%.0f %% vol alcohol".formatted(brew.alcoholPercent()));
     }
     if (Preservation.in(brew).stream().anyMatch(Preservation::works)) {
-      return new Classification(
-          KeepingClass.PRESERVED, "a preservative within its dose, its pH and its temperature");
+      return isRich(brew)
+          ? new Classification(
+              KeepingClass.PRESERVED_RICH, "a preservative works, but there is much to live on")
+          : new Classification(
+              KeepingClass.PRESERVED, "a preservative within its dose, its pH and its temperature");
     }
     if (mostlyOil) {
       return new Classification(KeepingClass.OIL_WET, "water in oil, nothing preserving it");

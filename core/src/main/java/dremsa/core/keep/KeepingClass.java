@@ -15,6 +15,9 @@ public enum KeepingClass {
   PASTE("paste mixed with water or brew", days(0, 1), days(1, 1), 14, 0),
   CONDITIONER("shop conditioner with home gel or brew", days(7, 14), days(14, 28), 14, 24),
   PRESERVED("water-based, preservative working", onlyCap(), days(35, 90), 35, 35 * 24),
+  /** Twice what juice and starch live on without one, the shorter of them; our rule. */
+  PRESERVED_RICH(
+      "juice, starch or ferment, preservative working", days(6, 14), days(14, 28), 14, 0),
   SPIRIT("20 % vol alcohol or more", onlyCap(), days(180, 365), 0, Double.POSITIVE_INFINITY),
   OIL("oil and dried plant, no water", onlyCap(), days(90, 180), 90, Double.POSITIVE_INFINITY),
   OIL_WET("oil with fresh or wet plant", days(4, 4), days(4, 4), 4, 0);
@@ -68,7 +71,7 @@ public enum KeepingClass {
 
   /** How long it may stay frozen, h: brews and gels 90 days, grain cream 30; common practice. */
   public double freezerHours() {
-    return (this == STARCH ? 30 : 90) * 24;
+    return (this == STARCH || this == PRESERVED_RICH ? 30 : 90) * 24;
   }
 
   /** Whether it has a life budget that warmth spends. */

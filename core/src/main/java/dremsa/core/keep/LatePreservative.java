@@ -22,7 +22,10 @@ final class LatePreservative {
       Brew brew, Prediction prediction, School school, Timeline timeline) {
     Classification found = Classifier.classify(prediction.contents());
     double hour = preservedHour(brew, prediction);
-    if (found.keepingClass() != KeepingClass.PRESERVED || Double.isNaN(hour)) {
+    boolean preserved =
+        found.keepingClass() == KeepingClass.PRESERVED
+            || found.keepingClass() == KeepingClass.PRESERVED_RICH;
+    if (!preserved || Double.isNaN(hour)) {
       return found;
     }
     Classification bare = Classifier.classify(prediction.contents().unpreserved());

@@ -68,6 +68,33 @@ class CautionTest {
     }
   }
 
+  /** Juice and starch feed what a dose for watery things holds down. */
+  @ParameterizedTest
+  @CsvSource({"onion-juice", "aloe-juice"})
+  void whatIsRichKeepsShortWithAPreservativeToo(String base) {
+    Brew brew =
+        Kitchens.brew(
+            formula(
+                List.of(
+                    Ingredient.parts(base, 300),
+                    new Ingredient(
+                        "phenoxyethanol", "phenoxyethanol", new Proportion.PercentOfFinished(0.6))),
+                cold(base),
+                new Step.Add(List.of("phenoxyethanol"), 40, Guide.NONE),
+                new Step.Bottle(Container.SPRAY, Guide.NONE)));
+    Prediction prediction = brew.predict(1, Facts.NONE);
+    for (School school : School.values()) {
+      Verdict cold = judged(brew, Facts.NONE, school);
+      assertThat(cold.keepingClass()).isEqualTo(KeepingClass.PRESERVED_RICH);
+      Duration lasts = Duration.between(START, cold.runsOut());
+      assertThat(lasts).isLessThanOrEqualTo(Duration.ofDays(school == School.CAREFUL ? 6 : 14));
+      Verdict room =
+          new Keeping(START, ZoneOffset.UTC, school, Place.ROOM, List.of())
+              .judge(brew, prediction, START);
+      assertThat(room.useNow()).as("never at room temperature").isTrue();
+    }
+  }
+
   private static Brew soakedThenPreserved() {
     Kitchen kitchen = Kitchens.METRIC.withClimate(new Climate(30, 5, -18));
     return Kitchens.in(
