@@ -85,9 +85,11 @@ class BackupTest {
     java.util.Set<String> leftOut =
         java.util.Set.of(
             // Who signs in, and what lets a tap be sent again, belong to this server alone.
-            "account", "idempotency",
+            "account",
+            "idempotency",
             // An address that was given away; a device that stands in one kitchen.
-            "feed", "batch_follow",
+            "feed",
+            "batch_follow",
             // Planned anew from what is read in.
             "reminder");
     java.util.List<String> tables =
@@ -100,8 +102,9 @@ class BackupTest {
         JsonMapper.builder().build().readTree(owner.file("/schemas/backup-2.json").bytes());
     java.util.Set<String> inIt = new java.util.TreeSet<>(schema.get("$defs").propertyNames());
     inIt.removeAll(java.util.Set.of("head", "manifest"));
-    assertThat(inIt).containsExactlyElementsOf(
-        tables.stream().filter(table -> !leftOut.contains(table)).toList());
+    assertThat(inIt)
+        .containsExactlyElementsOf(
+            tables.stream().filter(table -> !leftOut.contains(table)).toList());
     // Of each of them every column, but its household and the number that counts it.
     for (String table : inIt) {
       java.util.List<String> columns =
