@@ -96,6 +96,7 @@ class MalformedTest {
           "%F0%9F%8C%BF",
           "1%20or%201",
           "-0",
+          "%FF%FE",
           "2147483648");
 
   private static Visitor owner;
@@ -128,7 +129,10 @@ class MalformedTest {
       HttpRequest request = request(op);
       HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
       answers.merge(answer.statusCode() / 100, 1, Integer::sum);
-      if (answer.statusCode() >= 500 && !answer.body().contains("problem:device")) {
+      // A device that does not answer is no failure of ours, told in whatever form was asked for.
+      boolean device =
+          answer.statusCode() == 503 && op.path().matches(".*/(device-reading|following)");
+      if (answer.statusCode() >= 500 && !device) {
         failures.merge(op.method() + " " + op.path() + " " + answer.body(), 1, Integer::sum);
       }
     }

@@ -5,6 +5,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.MediaType;
@@ -45,12 +46,17 @@ class LastResort extends OncePerRequestFilter {
         throw e;
       }
       response.reset();
-      write(
-          response,
-          outage.isOne(e)
-              ? outage.began()
-              : ProblemHandler.unexpected(e, request.getMethod() + " " + request.getRequestURI()));
+      write(response, told(e, request));
     }
+  }
+
+  private ResponseEntity<ProblemDetail> told(Exception e, HttpServletRequest request) {
+    if (e instanceof InvalidParameterException) {
+      return ProblemHandler.unreadable();
+    }
+    return outage.isOne(e)
+        ? outage.began()
+        : ProblemHandler.unexpected(e, request.getMethod() + " " + request.getRequestURI());
   }
 
   private static boolean asksTheDatabase(HttpServletRequest request) {

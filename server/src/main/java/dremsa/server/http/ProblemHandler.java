@@ -6,6 +6,7 @@ import java.lang.annotation.Annotation;
 import java.net.URI;
 import java.util.List;
 import java.util.UUID;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.hibernate.validator.constraints.Range;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -61,6 +62,20 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
   ResponseEntity<ProblemDetail> badPath(MethodArgumentTypeMismatchException e) {
     return answer(
         HttpStatus.NOT_FOUND, "not-found", "There is nothing at this address.", List.of());
+  }
+
+  /** A query, or a form that nobody asks for here, in no writing that can be read. */
+  @ExceptionHandler(InvalidParameterException.class)
+  ResponseEntity<ProblemDetail> unreadable(InvalidParameterException e) {
+    return unreadable();
+  }
+
+  static ResponseEntity<ProblemDetail> unreadable() {
+    return answer(
+        HttpStatus.BAD_REQUEST,
+        "malformed",
+        "A part of this request is in no writing that can be read.",
+        List.of());
   }
 
   /** Somebody else's work was in the way until patience ended: it may go the next time. */

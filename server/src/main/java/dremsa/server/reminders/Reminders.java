@@ -100,7 +100,7 @@ public class Reminders {
             "select r.id from reminder r join household h on h.id = r.household_id"
                 + " where r.household_id = ? and r.due_at <= "
                 + moved()
-                + " order by r.due_at limit "
+                + " order by r.due_at, r.title, r.id limit "
                 + AT_ONCE,
             Long.class,
             household.toString(),

@@ -83,7 +83,7 @@ class TrayController {
     List<ComingLine> coming =
         jdbc.query(
             "select due_at, kind, title, words, link from reminder where household_id = ?"
-                + " order by due_at limit ?",
+                + " order by due_at, title, id limit ?",
             (row, n) ->
                 new ComingLine(
                     row.getTimestamp(1).toInstant(),
