@@ -38,7 +38,9 @@ final class ArchiveForm2 {
     for (; entry != null && entry.getName().startsWith(TABLES); entry = entries.next()) {
       String name = entry.getName();
       if (!name.endsWith(LINES)) {
-        Archive.photo(name);
+        throw new DamagedException(
+            "there is something in it that belongs to no backup: "
+                + DamagedException.shorten(name));
       }
       table(name.substring(TABLES.length(), name.length() - LINES.length()));
     }
