@@ -2163,6 +2163,12 @@ export interface components {
             };
             /** Format: double */
             scaleStep?: number;
+            /** Format: double */
+            altitudeM?: number;
+            /** @enum {string} */
+            water?: "SOFT" | "MEDIUM" | "HARD" | "UNKNOWN";
+            /** Format: double */
+            alkalinityMgL?: number;
         };
         Labels: {
             bottles: string[];
@@ -2491,10 +2497,19 @@ export interface components {
         };
         ParameterView: {
             /** @enum {string} */
-            id: "HEAT_LOSS" | "ICE_BATH_LOSS" | "WATER_HEAT" | "PLANT_HEAT" | "OIL_HEAT" | "EVAPORATION" | "AIR_HUMIDITY" | "COVER" | "LID" | "ROLLING_BOIL" | "GENTLE_BOIL" | "SIMMER" | "POURED_WATER" | "CLOTH_KEEPS" | "SQUEEZE" | "FAST_RATE" | "EXTRACTION_ENERGY" | "SPIRIT_SOLVENT" | "OIL_SOLVENT" | "GUM_TIME" | "GUM_EXPONENT" | "GUM_ENERGY" | "BATH_TEMPERATURE" | "BATH_LAG" | "FERMENT_TIME";
+            id: "HEAT_LOSS" | "ICE_BATH_LOSS" | "WATER_HEAT" | "PLANT_HEAT" | "OIL_HEAT" | "EVAPORATION" | "AIR_HUMIDITY" | "COVER" | "LID" | "ROLLING_BOIL" | "GENTLE_BOIL" | "SIMMER" | "POURED_WATER" | "CLOTH_KEEPS" | "SQUEEZE" | "FAST_RATE" | "EXTRACTION_ENERGY" | "SPIRIT_SOLVENT" | "OIL_SOLVENT" | "GUM_TIME" | "GUM_EXPONENT" | "GUM_ENERGY" | "BATH_TEMPERATURE" | "BATH_LAG" | "FERMENT_TIME" | "FERMENT_END";
             words: string;
             figure: components["schemas"]["FigureJson"];
             standard: components["schemas"]["FigureJson"];
+        };
+        PhJson: {
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            value: number;
+            /** Format: double */
+            high: number;
+            read: boolean;
         };
         PhotoLine: {
             /** Format: uuid */
@@ -2547,8 +2562,7 @@ export interface components {
             strengthPercent: components["schemas"]["RangeJson"];
             thicknessMpas?: components["schemas"]["RangeJson"];
             keepsHours?: components["schemas"]["RangeJson"];
-            /** Format: double */
-            ph?: number;
+            ph?: components["schemas"]["PhJson"];
             /** Format: double */
             alcoholPercent: number;
             amounts: components["schemas"]["PortionJson"][];

@@ -59,7 +59,8 @@ export function DayView({ run, standing, format, tap }: Props) {
           </p>
           {standing.fermentNotSour && (
             <p className="caution">
-              By its time it should be below pH 4.6. Measure it, or give it longer and warmer.
+              Nobody can be sure yet that it is down to pH 4.6. Until its pH is read, or it has stood
+              long enough for even a slow ferment, every hour counts against its life.
             </p>
           )}
         </>

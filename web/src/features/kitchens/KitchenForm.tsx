@@ -27,6 +27,8 @@ export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: n
     'kitchen.fridgeC',
     'kitchen.freezerC',
     'kitchen.scaleStep',
+    'kitchen.altitudeM',
+    'kitchen.alkalinityMgL',
     ...form.hobs.flatMap((_, i) =>
       ['name', 'lowW', 'mediumW', 'highW'].map((f) => `kitchen.hobs[${i}].${f}`),
     ),
@@ -66,6 +68,45 @@ export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: n
           value={form.freezerC}
           onChange={(v) => set({ freezerC: n(v) })}
           error={said(save.error, 'kitchen.freezerC')}
+        />
+      </div>
+      <h2>Height and water</h2>
+      <p className="soft small">
+        High up water boils cooler; hard water holds acids off. Until you say, a low place and any
+        tap water are taken, and the ranges are as wide.
+      </p>
+      <div className="row end">
+        <NumberInput
+          label="Above the sea, m"
+          placeholder="not said"
+          w={150}
+          value={form.altitudeM ?? ''}
+          onChange={(v) => set({ altitudeM: v === '' ? undefined : n(v) })}
+          error={said(save.error, 'kitchen.altitudeM')}
+        />
+        <Select
+          label="Tap water"
+          w={170}
+          data={[
+            { value: '', label: 'not said' },
+            { value: 'SOFT', label: 'soft' },
+            { value: 'MEDIUM', label: 'medium' },
+            { value: 'HARD', label: 'hard' },
+          ]}
+          value={form.water ?? ''}
+          allowDeselect={false}
+          onChange={(v) =>
+            set({ water: (v || undefined) as Kitchen['water'], alkalinityMgL: undefined })
+          }
+        />
+        <NumberInput
+          label="or its alkalinity, mg/L"
+          description="as CaCO₃, from a water report"
+          placeholder="not said"
+          w={210}
+          value={form.alkalinityMgL ?? ''}
+          onChange={(v) => set({ alkalinityMgL: v === '' ? undefined : n(v) })}
+          error={said(save.error, 'kitchen.alkalinityMgL')}
         />
       </div>
       <h2>Hobs</h2>

@@ -88,11 +88,6 @@ final class TruePot {
     if (!(steps.get(present) instanceof Step.Ferment)) {
       return 6.4;
     }
-    return Ripening.of(
-            StepFacts.NONE,
-            kitchen.climate(),
-            kitchen.parameters().value(Parameter.FERMENT_TIME),
-            elapsed)
-        .ph();
+    return Ripening.of(StepFacts.NONE, kitchen, elapsed).ph().value();
   }
 }

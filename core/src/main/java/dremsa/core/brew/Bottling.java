@@ -32,7 +32,6 @@ final class Bottling {
         contents.juiceShare(),
         contents.waterShare(),
         contents.solidsShare(),
-        contents.ph(),
         pot.debris);
   }
 
@@ -60,7 +59,8 @@ final class Bottling {
         pot.boiledMinutes,
         pot.pouredHot,
         Double.isNaN(pot.strainedMinute) ? pot.minute : pot.strainedMinute,
-        pot.minute);
+        pot.minute,
+        pot.hasSoured());
   }
 
   /** One bottle on its way to the temperature of the fridge. Ends the pot. */

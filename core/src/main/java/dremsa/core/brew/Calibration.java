@@ -119,7 +119,8 @@ public final class Calibration {
             kitchen.climate(),
             kitchen.parameters(),
             kitchen.counts(),
-            kitchen.scaleStep());
+            kitchen.scaleStep(),
+            kitchen.site());
     Prediction p =
         Brew.of(water, with, Materials.standard())
             .untraced(1, VesselChoice.NONE.with(pot), Facts.NONE);

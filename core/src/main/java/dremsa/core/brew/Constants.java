@@ -1,5 +1,7 @@
 package dremsa.core.brew;
 
+import dremsa.core.acid.Hardness;
+import dremsa.core.acid.Sourness;
 import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Hob;
 import dremsa.core.kitchen.Kitchen;
@@ -38,7 +40,11 @@ final class Constants {
   final double gumEnergyOverR;
   final double bathC;
   final double bathLag;
-  final double fermentHours;
+  final Kitchen kitchen;
+
+  /** What a gram of tap water holds. */
+  final Sourness tap;
+
   final double hobWatts;
   final Climate climate;
 
@@ -69,7 +75,8 @@ final class Constants {
     gumEnergyOverR = p.value(Parameter.GUM_ENERGY) * 1000 / R;
     bathC = p.value(Parameter.BATH_TEMPERATURE);
     bathLag = p.value(Parameter.BATH_LAG);
-    fermentHours = p.value(Parameter.FERMENT_TIME);
+    this.kitchen = kitchen;
+    tap = Hardness.litre(kitchen.site().alkalinity()).times(0.001 / Water.density(20));
     hobWatts = kitchen.strongestHob().map(hob -> hob.watts(Hob.Setting.HIGH)).orElse(0.0);
   }
 

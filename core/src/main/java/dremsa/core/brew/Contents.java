@@ -1,5 +1,6 @@
 package dremsa.core.brew;
 
+import dremsa.core.acid.Sourness;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
 import java.util.ArrayList;
@@ -18,7 +19,7 @@ import java.util.Set;
  * @param juice g
  * @param other g, what is none of these: additives, the solids of a conditioner
  * @param solids g of plant left in it
- * @param acid g, what souring gave included, reckoned as acetic acid
+ * @param sourness its acids and bases, what souring gave included
  * @param gums dissolved, by plant
  * @param preservatives stirred in
  * @param traits what composition alone does not tell
@@ -31,16 +32,19 @@ public record Contents(
     double juice,
     double other,
     double solids,
-    double acid,
+    Sourness sourness,
     List<Gum> gums,
     List<Preserver> preservatives,
     Set<Trait> traits) {
   /** Of plant that stays in the brew, wetted through, g/mL; our estimate. */
   static final double SOLID_DENSITY = 1.3;
 
+  /** With less water than this a brew has no pH to speak of; our estimate. */
+  private static final double LEAST_WATER = 0.1;
+
   /** Nothing at all. */
   public static final Contents NONE =
-      new Contents(0, 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), Set.of());
+      new Contents(0, 0, 0, 0, 0, 0, 0, Sourness.NONE, List.of(), List.of(), Set.of());
 
   /**
    * Dissolved gum.
@@ -72,7 +76,7 @@ public record Contents(
     STARCH_COOKED,
     /** Grain and herbs were heated together. */
     STARCH_HEATED,
-    /** Soured on purpose. */
+    /** Starch that soured on purpose, surely as far as pH 4.6. */
     FERMENTED,
     /** A shop base, its own preservative diluted. */
     CONDITIONER
@@ -130,10 +134,10 @@ public record Contents(
     return 100 * share(gums.stream().mapToDouble(Gum::grams).sum(), liquid());
   }
 
-  /** Estimated pH; NaN where nothing sour is in it. */
-  public double ph() {
-    double volume = millilitres();
-    return acid > 0 && volume > 0 ? Acidity.ofAceticAcid(100 * acid / volume) : Double.NaN;
+  /** Its pH, estimated with a range or read; none where hardly any water is in it. */
+  public Sourness.Ph ph() {
+    double wet = water + juice;
+    return share(wet, liquid()) < LEAST_WATER ? Sourness.Ph.NONE : sourness.ph(wet / 1000);
   }
 
   /**
@@ -173,7 +177,7 @@ public record Contents(
         juice * factor,
         other * factor,
         solids * factor,
-        acid * factor,
+        sourness.times(factor),
         gums.stream().map(gum -> new Gum(gum.grams() * factor, gum.power())).toList(),
         preservatives.stream()
             .map(p -> new Preserver(p.material(), p.grams() * factor, p.tooHot()))
@@ -189,7 +193,7 @@ public record Contents(
   /** The same brew, had nobody stirred a preservative in. */
   public Contents unpreserved() {
     return new Contents(
-        water, ethanol, glycerin, oil, juice, other, solids, acid, gums, List.of(), traits);
+        water, ethanol, glycerin, oil, juice, other, solids, sourness, gums, List.of(), traits);
   }
 
   /** The two poured together. */
@@ -205,7 +209,7 @@ public record Contents(
         juice + more.juice,
         other + more.other,
         solids + more.solids,
-        acid + more.acid,
+        sourness.plus(more.sourness),
         joined(gums, more.gums),
         joined(preservatives, more.preservatives),
         both);

@@ -16,7 +16,6 @@ import java.util.Optional;
  * @param juiceShare share of the mass that is raw juice
  * @param waterShare share of the mass that is water (with what is dissolved in it)
  * @param solidsShare share of the mass that is plant left in it
- * @param ph estimated; NaN where nothing sour was put in or grew
  * @param debris plant powder went past the strainer and is in it
  */
 public record Finished(
@@ -30,7 +29,6 @@ public record Finished(
     double juiceShare,
     double waterShare,
     double solidsShare,
-    double ph,
     boolean debris) {
   /** Its band when cold; empty where the model does not know its thickness. */
   public Optional<Thickness> band() {

@@ -1,6 +1,8 @@
 package dremsa.core.brew;
 
+import dremsa.core.acid.Sourness;
 import dremsa.core.kitchen.Vessel;
+import dremsa.core.material.AcidOf;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Property;
@@ -36,14 +38,17 @@ final class Pot {
   /** Minutes of extraction, reckoned at 80 °C in water. */
   double extractionMinutes;
 
-  /** Acid put in, g. */
-  double acidGrams;
+  /** Acids and bases put in, reckoned to all that was ever here: by the share that is left. */
+  private Sourness sour = Sourness.NONE;
+
+  /** Its pH was read, and nothing that could move it has come since. */
+  private boolean phRead;
 
   /** Fermentation, in hours as at 22 °C. */
-  double sourHours;
+  private double sourHours;
 
-  /** pH read of a ferment; NaN where the model has to estimate it. */
-  double sourPh = Double.NaN;
+  /** Its own ferment has, or has not, surely come to what sour food is. */
+  private boolean soured;
 
   double boiledMinutes;
   boolean pouredHot;
@@ -103,11 +108,15 @@ final class Pot {
     private final double gumYield;
     private final double gumRoot;
 
+    /** What a gram of it does to the pH. */
+    private final Sourness sour;
+
     PlantIn(int ingredient, Material material, double grams, double addedAt, Constants k) {
       this.ingredient = ingredient;
       this.material = material;
       this.grams = grams;
       this.addedAt = addedAt;
+      this.sour = AcidOf.gram(material);
       this.fast = material.value(Property.FAST_SHARE, 0.3);
       this.slow = material.value(Property.SLOW_RATE, 0.01);
       this.gumYield = material.value(Property.GUM_YIELD, 0);
@@ -154,9 +163,16 @@ final class Pot {
       }
     }
     poured += grams;
-    acidGrams += grams / density * material.value(Property.ACID, 0) / 100;
+    dissolve(material.kind() == MaterialKind.WATER ? k.tap : AcidOf.gram(material), grams);
     if (Double.isNaN(firstWetMinute)) {
       firstWetMinute = minute;
+    }
+  }
+
+  private void dissolve(Sourness gram, double grams) {
+    if (gram != Sourness.NONE && grams > 0) {
+      sour = sour.plus(gram.times(grams / left));
+      phRead = false;
     }
   }
 
@@ -168,7 +184,9 @@ final class Pot {
     oil += brew.oil();
     juice += brew.juice();
     other += brew.other() + brew.solids();
-    acidGrams += brew.acid();
+    boolean first = sour == Sourness.NONE && plants.isEmpty();
+    dissolve(brew.sourness(), 1);
+    phRead = first && brew.sourness().read();
     for (Contents.Gum gum : brew.gums()) {
       pouredGum += gum.grams();
       pouredGumRoot += gum.grams() * k.gumRoot(gum.power());
@@ -196,6 +214,7 @@ final class Pot {
     double before = heatCapacity() * celsius;
     water += grams;
     poured += grams;
+    dissolve(k.tap, grams);
     celsius = (before + grams * k.waterHeat * atC) / heatCapacity();
   }
 
@@ -231,7 +250,6 @@ final class Pot {
     oil *= share;
     juice *= share;
     other *= share;
-    acidGrams *= share;
     pouredGum *= share;
     pouredGumRoot *= share;
     left *= share;
@@ -354,12 +372,6 @@ final class Pot {
     if (traits.contains(Contents.Trait.STARCH) && herbs && hot) {
       all.add(Contents.Trait.STARCH_HEATED);
     }
-    double acid = acidGrams;
-    if (sourHours > 0) {
-      all.add(Contents.Trait.FERMENTED);
-      double ph = Double.isNaN(sourPh) ? Souring.ph(sourHours, k.fermentHours) : sourPh;
-      acid += Acidity.aceticAcidFor(Math.min(ph, 6.9)) * millilitres() / 100;
-    }
     return new Contents(
         water,
         ethanol,
@@ -368,12 +380,80 @@ final class Pot {
         juice,
         other,
         plantGrams(),
-        acid,
+        sourness(),
         gums,
         preservatives.stream()
             .map(p -> new Contents.Preserver(p.material(), p.grams() * left, p.tooHot()))
             .toList(),
         all);
+  }
+
+  /** Acids and bases in the liquid, those that plants have given so far included. */
+  private Sourness sourness() {
+    return sour.times(left).plus(ofPlants()).taken(phRead);
+  }
+
+  private Sourness ofPlants() {
+    Sourness sum = Sourness.NONE;
+    for (PlantIn plant : plants) {
+      if (plant.sour != Sourness.NONE && plant.gumShare > 0) {
+        sum = sum.plus(plant.sour.times(plant.grams * extracted(plant) * plant.gumShare));
+      }
+    }
+    return sum;
+  }
+
+  /** What was read replaces what was estimated, from here on. */
+  void readPh(double ph) {
+    double litres = (water + juice) / 1000;
+    if (litres <= 0) {
+      return;
+    }
+    sour = sour.times(left).asRead(ph, litres, ofPlants()).times(1 / left);
+    phRead = true;
+    soured = sourHours > 0 && fermentable() && ph <= Sourness.Ph.ACID_FOOD;
+    told(soured);
+  }
+
+  /**
+   * Lets starch water sour. Only what has something to sour does; whether it has come far enough to
+   * count is judged at the unlucky end of the estimate, until a reading says so.
+   *
+   * @param hours as at 22 °C
+   */
+  void ferment(double hours) {
+    sourHours += hours;
+    double litres = (water + juice) / 1000;
+    if (!fermentable() || litres <= 0) {
+      return;
+    }
+    Sourness.Ph to = Souring.ph(sourHours, k.kitchen);
+    Sourness plants = ofPlants();
+    Sourness all = sour.times(left).plus(plants).soured(to, litres);
+    sour = all.plus(plants.times(-1)).times(1 / left);
+    phRead = false;
+    soured = to.surelyAtMost(Sourness.Ph.ACID_FOOD);
+    told(soured);
+  }
+
+  private void told(boolean fermented) {
+    if (sourHours > 0) {
+      if (fermented) {
+        traits.add(Contents.Trait.FERMENTED);
+      } else {
+        traits.remove(Contents.Trait.FERMENTED);
+      }
+    }
+  }
+
+  /** Whether there is starch, or a ferment to begin with. */
+  private boolean fermentable() {
+    return traits.contains(Contents.Trait.STARCH) || traits.contains(Contents.Trait.FERMENTED);
+  }
+
+  /** Whether it stood to ferment and has surely done so. */
+  boolean hasSoured() {
+    return soured;
   }
 
   TracePoint moment() {

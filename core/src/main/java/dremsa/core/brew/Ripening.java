@@ -1,6 +1,7 @@
 package dremsa.core.brew;
 
-import dremsa.core.kitchen.Climate;
+import dremsa.core.acid.Sourness;
+import dremsa.core.kitchen.Kitchen;
 import java.util.List;
 
 /**
@@ -8,17 +9,14 @@ import java.util.List;
  * from the room's.
  *
  * @param hours of fermentation, as at 22 °C
- * @param ph estimated, or as it was read
+ * @param ph estimated with its range, or as it was read
  * @param stage what it is by now
  * @param toMild minutes from now until it is a mild ferment; 0 when it is, infinite in the cold
  * @param toFull minutes from now until it is a full one
  * @param toStrong minutes from now until it is a strong one
  */
 public record Ripening(
-    double hours, double ph, Stage stage, double toMild, double toFull, double toStrong) {
-  /** Above this a stopped ferment is hardly sour, pH (21 CFR 114.3: the line of acid foods). */
-  public static final double SOUR_PH = 4.6;
-
+    double hours, Sourness.Ph ph, Stage stage, double toMild, double toFull, double toStrong) {
   /** What a ferment is by now; common practice. */
   public enum Stage {
     YOUNG("not sour yet"),
@@ -41,13 +39,13 @@ public record Ripening(
    * A ferment after so many minutes.
    *
    * @param known of its step: temperatures and acidity that were read
-   * @param timeConstant of souring, h
+   * @param kitchen where it stands
    */
-  public static Ripening of(StepFacts known, Climate climate, double timeConstant, double minutes) {
+  public static Ripening of(StepFacts known, Kitchen kitchen, double minutes) {
     List<StepFacts.Temperature> read = known.temperatures();
     double rate =
         read.isEmpty()
-            ? Souring.hoursAt22(climate.roomC())
+            ? Souring.hoursAt22(kitchen.climate().roomC())
             : Hearth.mean(read, minutes, Souring::hoursAt22);
     double hours = rate * minutes / 60;
     double rateNow = read.isEmpty() ? rate : Souring.hoursAt22(read.get(read.size() - 1).celsius());
@@ -59,11 +57,15 @@ public record Ripening(
                 : hours < Souring.STRONG_H ? Stage.FULL : Stage.STRONG;
     return new Ripening(
         hours,
-        known.ph().orElse(Souring.ph(hours, timeConstant)),
+        known.ph().isPresent() ? read(known.ph().getAsDouble()) : Souring.ph(hours, kitchen),
         stage,
         until(Souring.MILD_H, hours, rateNow),
         until(Souring.FULL_H, hours, rateNow),
         until(Souring.STRONG_H, hours, rateNow));
+  }
+
+  private static Sourness.Ph read(double ph) {
+    return new Sourness.Ph(ph, ph, ph, true);
   }
 
   private static double until(double goal, double hours, double rate) {

@@ -124,7 +124,7 @@ final class Simulation {
     } else if (step instanceof Ferment ferment) {
       double minutes = minutes(known, ferment.time());
       hearth.standRead(Place.ROOM, minutes);
-      pot.sourHours += sourHours(known, minutes);
+      pot.ferment(sourHours(known, minutes));
     } else if (step instanceof Macerate macerate) {
       hearth.standRead(Place.ROOM, minutes(known, macerate.time()));
     } else if (step instanceof Cool cool) {
@@ -371,7 +371,7 @@ final class Simulation {
     known.celsius().ifPresent(c -> pot.celsius = c);
     known.millilitres().ifPresent(this::measured);
     known.grams().ifPresent(grams -> weighed(step, grams));
-    known.ph().ifPresent(ph -> pot.sourPh = ph);
+    known.ph().ifPresent(pot::readPh);
   }
 
   private void weighed(Step step, double grams) {

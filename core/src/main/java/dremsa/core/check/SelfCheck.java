@@ -1,5 +1,6 @@
 package dremsa.core.check;
 
+import dremsa.core.acid.Sourness;
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.Prediction;
 import dremsa.core.brew.StepOutcome;
@@ -14,6 +15,7 @@ import dremsa.core.formula.Step;
 import dremsa.core.formula.StepWords;
 import dremsa.core.keep.KeepingClass;
 import dremsa.core.keep.Preservation;
+import dremsa.core.keep.School;
 import dremsa.core.keep.Spoilage;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
@@ -36,10 +38,12 @@ public final class SelfCheck {
   private final Formula formula;
   private final Prediction prediction;
   private final Wearer wearer;
+  private final School school;
   private final List<Finding> findings = new ArrayList<>();
 
-  private SelfCheck(Brew brew, Prediction prediction, Wearer wearer) {
+  private SelfCheck(Brew brew, Prediction prediction, Wearer wearer, School school) {
     this.brew = brew;
+    this.school = school;
     this.wearer = wearer;
     this.formula = brew.formula();
     this.prediction = prediction;
@@ -60,7 +64,17 @@ public final class SelfCheck {
    * @param prediction of the batch that is meant
    */
   public static List<Finding> of(Brew brew, Prediction prediction, Wearer wearer) {
-    SelfCheck check = new SelfCheck(brew, prediction, wearer);
+    return of(brew, prediction, wearer, School.CAREFUL);
+  }
+
+  /**
+   * What there is to say of a brew for somebody, the gravest first.
+   *
+   * @param prediction of the batch that is meant
+   * @param school that it is kept by, which decides when a preservative counts
+   */
+  public static List<Finding> of(Brew brew, Prediction prediction, Wearer wearer, School school) {
+    SelfCheck check = new SelfCheck(brew, prediction, wearer, school);
     check.troubles();
     check.findings.addAll(StepOrder.of(brew));
     check.spirit();
@@ -338,7 +352,7 @@ public final class SelfCheck {
   }
 
   private void preservatives() {
-    List<Preservation> all = Preservation.in(prediction.contents());
+    List<Preservation> all = Preservation.in(prediction.contents(), school);
     for (Preservation preservation : all) {
       for (Preservation.Fault fault : preservation.faults()) {
         add(
@@ -372,6 +386,8 @@ public final class SelfCheck {
       case TOO_LITTLE -> "too little of it";
       case TOO_MUCH -> "more than its range";
       case WRONG_PH -> "not at this pH";
+      case UNSURE_PH -> "perhaps not at this pH, which is only estimated";
+      case PH_NOT_READ -> "the careful school wants its pH measured";
       case TOO_HOT -> "stirred in too hot";
       case PLANT_LEFT_IN -> "plant is left in";
     };
@@ -380,6 +396,7 @@ public final class SelfCheck {
   private static String cure(Preservation.Fault fault) {
     return switch (fault) {
       case TOO_LITTLE, TOO_MUCH -> "Weigh its dose of the finished mass.";
+      case PH_NOT_READ, UNSURE_PH -> "Measure the pH when all is stirred in, and enter it.";
       case WRONG_PH -> "Measure the pH and bring it into its range, or choose another.";
       case TOO_HOT -> "Let the brew cool first.";
       case PLANT_LEFT_IN -> "Strain fine.";
@@ -387,10 +404,11 @@ public final class SelfCheck {
   }
 
   private void acidity() {
-    double ph = prediction.finished().ph();
-    if (Double.isNaN(ph)) {
+    Sourness.Ph all = prediction.contents().ph();
+    if (!all.exists()) {
       return;
     }
+    double ph = all.value();
     boolean leftOn =
         formula.purposes().isEmpty() || formula.purposes().stream().anyMatch(Purpose::leftOn);
     double line = leftOn ? SOUR_LEAVE_ON : SOUR_RINSE_OFF;
@@ -415,6 +433,15 @@ public final class SelfCheck {
 
   private void lifeSpent() {
     for (int i = 0; i < formula.steps().size(); i++) {
+      if (formula.steps().get(i) instanceof Step.Ferment && !prediction.heat().soured()) {
+        add(
+            Code.LIFE_SPENT_EARLY,
+            Severity.WARNING,
+            step(i),
+            "Nobody can be sure that this ferments.",
+            "It takes starch and warmth to come to pH 4.6; until then it spoils like a soak.",
+            "Leave it longer or warmer, or measure the pH when you strain it.");
+      }
       if (formula.steps().get(i) instanceof Step.Soak) {
         StepOutcome outcome = prediction.steps().get(i);
         double spent = outcome.minutes() / 60 * Spoilage.rate(outcome.endC());

@@ -53,7 +53,7 @@ final class OtherBrews {
         "Fermented barley water",
         Method.STARCH_WATER,
         Set.of(Purpose.RINSE),
-        "Grain water soured for a day or two. Used after the conditioner, rinsed out.",
+        "Grain water soured for two to three days. Used after the conditioner, rinsed out.",
         List.of(Ingredient.parts("water", 1000), Ingredient.parts("barley", 150)),
         List.of(
             wash("barley"),
@@ -63,7 +63,8 @@ final class OtherBrews {
                 Window.minutes(20, 30, 60),
                 Guide.cue("Swish it now and then.", "The water is cloudy white.")),
             sieve(),
-            ferment(Window.hours(24, 48, 120)),
+            // Two days and a half: then even a slow ferment at 21 °C is below pH 4.6.
+            ferment(Window.hours(24, 60, 120)),
             clothSqueezed(),
             bottle(Container.APPLICATOR)));
   }

@@ -1,7 +1,9 @@
 package dremsa.core.keep;
 
+import dremsa.core.acid.Sourness;
 import dremsa.core.brew.Contents;
 import dremsa.core.brew.Contents.Trait;
+import java.util.Locale;
 
 /** Finds the keeping class from what is in a brew and what was done to it, not from its family. */
 public final class Classifier {
@@ -30,8 +32,10 @@ public final class Classifier {
         || brew.solidsShare() > PASTE_SOLIDS;
   }
 
-  /** The class of a finished brew. The more perishable counts where several would fit. */
-  public static Classification classify(Contents brew) {
+  /**
+   * The class of a finished brew by a school. The more perishable counts where several would fit.
+   */
+  public static Classification classify(Contents brew, School school) {
     boolean mostlyOil = brew.oilShare() > 0.5;
     // Juice is water with something to live on in it.
     boolean wet = brew.waterShare() + brew.juiceShare() >= FREE_WATER;
@@ -48,7 +52,7 @@ public final class Classifier {
       return new Classification(
           KeepingClass.SPIRIT, "%.0f %% vol alcohol".formatted(brew.alcoholPercent()));
     }
-    if (Preservation.in(brew).stream().anyMatch(Preservation::works)) {
+    if (Preservation.in(brew, school).stream().anyMatch(Preservation::works)) {
       return isRich(brew)
           ? new Classification(
               KeepingClass.PRESERVED_RICH, "a preservative works, but there is much to live on")
@@ -64,8 +68,15 @@ public final class Classifier {
     if (brew.solidsShare() > PASTE_SOLIDS) {
       return new Classification(KeepingClass.PASTE, "powder left in it");
     }
-    if (brew.has(Trait.FERMENTED)) {
-      return new Classification(KeepingClass.FERMENT, "fermented grain water");
+    if (brew.has(Trait.FERMENTED) && brew.ph().surelyAtMost(Sourness.Ph.ACID_FOOD)) {
+      return new Classification(
+          KeepingClass.FERMENT,
+          String.format(
+              Locale.ROOT,
+              "fermented grain water, %s",
+              brew.ph().read()
+                  ? "pH %.1f".formatted(brew.ph().value())
+                  : "surely as sour as pH %.1f".formatted(Sourness.Ph.ACID_FOOD)));
     }
     if (brew.has(Trait.STARCH)) {
       return brew.has(Trait.STARCH_HEATED)

@@ -3,6 +3,7 @@ package dremsa.core.keep;
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.Contents;
 import dremsa.core.brew.Prediction;
+import dremsa.core.formula.Step;
 import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Place;
 import java.time.Instant;
@@ -130,10 +131,13 @@ public record Keeping(
           new Reason.NotConfirmed(keepingClass.publishedHours(), keepingClass.capHours(school)));
     }
     if (keepingClass.perishable() && ends.clock() == Verdict.Clock.ROOM) {
-      reasons.add(new Reason.SealedJar(prediction.finished().ph()));
+      reasons.add(new Reason.SealedJar(life.contents().ph()));
     }
     if (keepingClass.perishable() && place == Place.FRIDGE) {
       CoolingYardstick.of(prediction, climate).ifPresent(reasons::add);
+    }
+    if (notSourEnough(brew, prediction)) {
+      reasons.add(new Reason.NotSurelySour(prediction.contents().ph()));
     }
     if (keepingClass.perishable() && !spent.isEmpty() && spent.get(0).spent() > DEAR_H) {
       reasons.add(
@@ -158,6 +162,12 @@ public record Keeping(
         life.contents(),
         spent,
         reasons);
+  }
+
+  /** It stood to ferment, and nobody can be sure that it did. */
+  private static boolean notSourEnough(Brew brew, Prediction prediction) {
+    return !prediction.heat().soured()
+        && brew.formula().steps().stream().anyMatch(Step.Ferment.class::isInstance);
   }
 
   private Life live(

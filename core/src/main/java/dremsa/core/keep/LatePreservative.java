@@ -20,7 +20,7 @@ final class LatePreservative {
   /** The class of a finished brew, with the time at which it was preserved in mind. */
   static Classification classify(
       Brew brew, Prediction prediction, School school, Timeline timeline) {
-    Classification found = Classifier.classify(prediction.contents());
+    Classification found = Classifier.classify(prediction.contents(), school);
     double hour = preservedHour(brew, prediction);
     boolean preserved =
         found.keepingClass() == KeepingClass.PRESERVED
@@ -28,7 +28,7 @@ final class LatePreservative {
     if (!preserved || Double.isNaN(hour)) {
       return found;
     }
-    Classification bare = Classifier.classify(prediction.contents().unpreserved());
+    Classification bare = Classifier.classify(prediction.contents().unpreserved(), school);
     double budget = bare.keepingClass().budgetHours(school);
     double spent = budget <= 0 ? 1 : timeline.spentBy(hour) / budget;
     double most = school == School.CAREFUL ? CAREFUL_SHARE : PRACTICE_SHARE;

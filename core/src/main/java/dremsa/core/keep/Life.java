@@ -65,7 +65,7 @@ record Life(
       boolean frozen,
       boolean whileMaking) {
     KeepingClass own = found.keepingClass();
-    Classification anew = Classifier.classify(together);
+    Classification anew = Classifier.classify(together, custom.school());
     KeepingClass worst =
         anew.keepingClass()
             .worse(own, custom.school())

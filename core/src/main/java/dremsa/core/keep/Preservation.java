@@ -1,5 +1,6 @@
 package dremsa.core.keep;
 
+import dremsa.core.acid.Sourness;
 import dremsa.core.brew.Contents;
 import dremsa.core.material.Material;
 import dremsa.core.material.Property;
@@ -8,6 +9,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Whether a preservative works in a brew: dosed within its range of the finished mass, at a pH at
@@ -19,14 +21,18 @@ import java.util.Map;
  * @param faults what keeps it from working; empty when nothing does
  */
 public record Preservation(Material material, double percent, List<Fault> faults) {
-  /** A plain herb water where nothing sour was measured; common practice. */
-  private static final double PLAIN_PH = 6.5;
+  private static final List<Property> WEAK_ACIDS =
+      List.of(Property.SORBIC_ACID, Property.BENZOIC_ACID, Property.DEHYDROACETIC_ACID);
 
   /** Why it does not work. */
   public enum Fault {
     TOO_LITTLE,
     TOO_MUCH,
     WRONG_PH,
+    /** By the estimate it may or may not be sour enough: only a reading can tell. */
+    UNSURE_PH,
+    /** It is a weak acid, which the careful school believes to work only where the pH was read. */
+    PH_NOT_READ,
     TOO_HOT,
     PLANT_LEFT_IN
   }
@@ -39,8 +45,8 @@ public record Preservation(Material material, double percent, List<Fault> faults
     return faults.isEmpty();
   }
 
-  /** The preservatives of a brew, each judged. */
-  public static List<Preservation> in(Contents brew) {
+  /** The preservatives of a brew, each judged by a school. */
+  public static List<Preservation> in(Contents brew, School school) {
     // The same one may have come twice, with a brew that was poured in.
     Map<String, Contents.Preserver> once = new LinkedHashMap<>();
     for (Contents.Preserver each : brew.preservatives()) {
@@ -51,10 +57,10 @@ public record Preservation(Material material, double percent, List<Fault> faults
               new Contents.Preserver(
                   a.material(), a.grams() + b.grams(), a.tooHot() || b.tooHot()));
     }
-    return once.values().stream().map(p -> judge(brew, p)).toList();
+    return once.values().stream().map(p -> judge(brew, p, school)).toList();
   }
 
-  private static Preservation judge(Contents brew, Contents.Preserver preserver) {
+  private static Preservation judge(Contents brew, Contents.Preserver preserver, School school) {
     Material material = preserver.material();
     double percent = 100 * preserver.grams() / Math.max(1e-9, brew.grams());
     List<Fault> faults = new ArrayList<>();
@@ -69,11 +75,7 @@ public record Preservation(Material material, double percent, List<Fault> faults
                 faults.add(Fault.TOO_MUCH);
               }
             });
-    double ph = Double.isNaN(brew.ph()) ? PLAIN_PH : brew.ph();
-    Figure working = material.figures().get(Property.WORKING_PH);
-    if (working != null && (ph < working.low() || ph > working.high())) {
-      faults.add(Fault.WRONG_PH);
-    }
+    ofPh(brew.ph(), material, school).ifPresent(faults::add);
     if (preserver.tooHot()) {
       faults.add(Fault.TOO_HOT);
     }
@@ -81,5 +83,23 @@ public record Preservation(Material material, double percent, List<Fault> faults
       faults.add(Fault.PLANT_LEFT_IN);
     }
     return new Preservation(material, percent, faults);
+  }
+
+  /** What is the matter with the pH; where there is no water there is no pH to be wrong. */
+  private static Optional<Fault> ofPh(Sourness.Ph ph, Material material, School school) {
+    Figure working = material.figures().get(Property.WORKING_PH);
+    if (working == null || !ph.exists()) {
+      return Optional.empty();
+    }
+    if (ph.value() < working.low() || ph.value() > working.high()) {
+      return Optional.of(Fault.WRONG_PH);
+    }
+    boolean weakAcid = WEAK_ACIDS.stream().anyMatch(material.figures()::containsKey);
+    if (weakAcid && school == School.CAREFUL && !ph.read()) {
+      return Optional.of(Fault.PH_NOT_READ);
+    }
+    return ph.low() < working.low() || ph.high() > working.high()
+        ? Optional.of(Fault.UNSURE_PH)
+        : Optional.empty();
   }
 }

@@ -1,6 +1,8 @@
 package dremsa.core.keep;
 
+import dremsa.core.acid.Sourness;
 import java.time.Instant;
+import java.util.Locale;
 
 /** One reason of a discard date; data first, with a sentence for the maker. */
 public sealed interface Reason {
@@ -169,10 +171,10 @@ public sealed interface Reason {
   }
 
   /** It stands at room temperature, sealed or not. */
-  record SealedJar(double ph) implements Reason {
+  record SealedJar(Sourness.Ph ph) implements Reason {
     @Override
     public String words() {
-      return Double.isNaN(ph) || ph > 4.6
+      return !ph.surelyAtMost(Sourness.Ph.ACID_FOOD)
           ? "Above pH 4.6 a sealed jar at room temperature is no way to keep it."
           : "A sealed jar does not keep it: only cold, spirit or a working preservative do.";
     }
@@ -180,6 +182,29 @@ public sealed interface Reason {
     @Override
     public String source() {
       return "21 CFR 114.3";
+    }
+  }
+
+  /**
+   * It stood to ferment, and may not have: every hour is billed as of a soak.
+   *
+   * @param ph estimated, or read
+   */
+  record NotSurelySour(Sourness.Ph ph) implements Reason {
+    @Override
+    public String words() {
+      if (ph.read()) {
+        return ("Its pH was read as %s, above 4.6: it has not fermented, so the time it stood"
+                + " counts in full.")
+            .formatted(String.format(Locale.ROOT, "%.1f", ph.value()));
+      }
+      return "Nobody can be sure that it has fermented: starch is needed, and pH 4.6 or less."
+          + " Measure the pH when you strain it; until then the time it stood counts in full.";
+    }
+
+    @Override
+    public String source() {
+      return "21 CFR 114.3: the line of acid food is pH 4.6";
     }
   }
 

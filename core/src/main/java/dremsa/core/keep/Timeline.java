@@ -4,7 +4,6 @@ import dremsa.core.brew.Prediction;
 import dremsa.core.brew.StepOutcome;
 import dremsa.core.brew.TracePoint;
 import dremsa.core.formula.Formula;
-import dremsa.core.formula.Step;
 import dremsa.core.formula.StepWords;
 import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Place;
@@ -98,7 +97,7 @@ final class Timeline {
       Climate climate,
       List<KeepEvent> events) {
     List<Piece> pieces = new ArrayList<>();
-    double begins = lifeBegins(formula, prediction);
+    double begins = lifeBegins(prediction);
     addTrace(pieces, formula, prediction, begins);
     double bottled = prediction.heat().bottledMinute() / 60;
     List<Stay> stays = stays(place, bottled, start, events);
@@ -228,10 +227,10 @@ final class Timeline {
 
   /**
    * The minute at which life begins to be spent: at first wetting, but for a brew that was hot when
-   * it first falls below 57 °C, and for a ferment at its last straining.
+   * it first falls below 57 °C, and for what has surely fermented at its last straining.
    */
-  private static double lifeBegins(Formula formula, Prediction prediction) {
-    if (formula.steps().stream().anyMatch(Step.Ferment.class::isInstance)) {
+  private static double lifeBegins(Prediction prediction) {
+    if (prediction.heat().soured()) {
       return prediction.heat().strainedMinute();
     }
     double wet = prediction.heat().firstWetMinute();

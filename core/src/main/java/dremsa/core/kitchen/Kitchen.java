@@ -20,6 +20,7 @@ import java.util.Set;
  * @param parameters of the model, calibrated or default
  * @param counts what a pinch, a handful, a glass or a scoop holds here
  * @param scaleStep what the kitchen scale shows at least, g; 0 without a scale
+ * @param site how high it is and what water it has
  */
 public record Kitchen(
     List<Hob> hobs,
@@ -29,7 +30,8 @@ public record Kitchen(
     Climate climate,
     ModelParameters parameters,
     CountMeasures counts,
-    double scaleStep) {
+    double scaleStep,
+    Site site) {
   /** What a usual kitchen scale shows, g. */
   public static final double USUAL_SCALE_STEP = 1;
 
@@ -42,7 +44,7 @@ public record Kitchen(
     }
   }
 
-  /** A kitchen with a usual scale, in which loose measures have the stated sizes. */
+  /** A kitchen somewhere with a usual scale, in which loose measures have the stated sizes. */
   public Kitchen(
       List<Hob> hobs,
       List<Vessel> vessels,
@@ -58,7 +60,8 @@ public record Kitchen(
         climate,
         parameters,
         CountMeasures.usual(),
-        USUAL_SCALE_STEP);
+        USUAL_SCALE_STEP,
+        Site.UNKNOWN);
   }
 
   /** What a home kitchen of this measure system usually has. */
@@ -102,16 +105,24 @@ public record Kitchen(
     double widthCm = Math.cbrt(millilitres / (1.3 * Math.PI / 4));
     changed.add(
         new Vessel("jar-largest", "Largest jar", VesselKind.JAR, widthCm, millilitres, true));
-    return new Kitchen(hobs, changed, strainers, scoops, climate, parameters, counts, scaleStep);
+    return new Kitchen(
+        hobs, changed, strainers, scoops, climate, parameters, counts, scaleStep, site);
   }
 
   /** The same kitchen with other model parameters. */
   public Kitchen withParameters(ModelParameters changed) {
-    return new Kitchen(hobs, vessels, strainers, scoops, climate, changed, counts, scaleStep);
+    return new Kitchen(hobs, vessels, strainers, scoops, climate, changed, counts, scaleStep, site);
   }
 
   /** The same kitchen in another climate. */
   public Kitchen withClimate(Climate changed) {
-    return new Kitchen(hobs, vessels, strainers, scoops, changed, parameters, counts, scaleStep);
+    return new Kitchen(
+        hobs, vessels, strainers, scoops, changed, parameters, counts, scaleStep, site);
+  }
+
+  /** The same kitchen elsewhere. */
+  public Kitchen withSite(Site changed) {
+    return new Kitchen(
+        hobs, vessels, strainers, scoops, climate, parameters, counts, scaleStep, changed);
   }
 }

@@ -38,7 +38,8 @@ public enum Parameter {
   BATH_TEMPERATURE(
       "Temperature of a water bath on low heat", Figure.commonPractice(90, 85, 95, "°C")),
   BATH_LAG("Lag of a 300 mL jar behind its water bath", Figure.estimate(10, 7, 15, "min")),
-  FERMENT_TIME("Time constant of souring at 22 °C", Figure.estimate(24, 16, 36, "h"));
+  FERMENT_TIME("Time constant of souring at 22 °C", Figure.estimate(24, 16, 36, "h")),
+  FERMENT_END("pH at which a ferment comes to rest", Figure.estimate(4.0, 3.5, 4.0, ""));
 
   private final String words;
   private final Figure standard;

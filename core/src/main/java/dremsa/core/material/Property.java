@@ -22,8 +22,20 @@ public enum Property {
   GUM_POWER("thickening by its gum", "mPa·s", 0, 1e6),
   /** Ethanol, percent by volume at 20 °C. */
   ALCOHOL("alcohol", "% vol", 0, 100),
-  /** Acid, g per 100 mL. */
-  ACID("acid", "g/100 mL", 0, 100),
+  /** Acetic acid, g per 100 mL, as on a bottle of vinegar. */
+  ACID("acetic acid", "g/100 mL", 0, 100),
+  /** Citric acid, free or as its salt, g per 100 g. */
+  CITRIC_ACID("citric acid", "g/100 g", 0, 100),
+  /** Malic acid and the like of fresh and dried plants, free or as salt, g per 100 g. */
+  MALIC_ACID("malic acid and the like", "g/100 g", 0, 100),
+  ASCORBIC_ACID("ascorbic acid", "g/100 g", 0, 100),
+  SORBIC_ACID("sorbic acid", "g/100 g", 0, 100),
+  BENZOIC_ACID("benzoic acid", "g/100 g", 0, 100),
+  DEHYDROACETIC_ACID("dehydroacetic acid", "g/100 g", 0, 100),
+  /** Potassium, sodium or calcium that holds acids as salts, mmol per g. */
+  BASE("base that holds its acids", "mmol/g", 0, 40),
+  /** The pH it has by itself; of dried plant, drawn with twenty times its weight of water. */
+  OWN_PH("pH by itself", "", 0, 14),
   /** Volume of one drop, mL. */
   DROP("size of a drop", "mL", 0.005, 0.5),
   /** Weight of one piece (leaf, flower, bud, bulb), g. */

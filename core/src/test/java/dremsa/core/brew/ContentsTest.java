@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dremsa.core.Kitchens;
+import dremsa.core.acid.Acid;
+import dremsa.core.acid.Solutes;
+import dremsa.core.acid.Sourness;
 import dremsa.core.brew.Contents.Gum;
 import dremsa.core.brew.Contents.Trait;
 import java.util.List;
@@ -15,13 +18,23 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** What a brew consists of, added, divided and described; by arithmetic. */
 class ContentsTest {
   private static Contents water(double grams) {
-    return new Contents(grams, 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), Set.of());
+    return new Contents(grams, 0, 0, 0, 0, 0, 0, Sourness.NONE, List.of(), List.of(), Set.of());
   }
 
   private static Contents of(
       double water, double ethanol, double oil, double juice, double acid, List<Gum> gums) {
     return new Contents(
-        water, ethanol, 0, oil, juice, 0, 0, acid, gums, List.of(), Set.of(Trait.RAW_JUICE));
+        water,
+        ethanol,
+        0,
+        oil,
+        juice,
+        0,
+        0,
+        Sourness.of(Solutes.of(Acid.ACETIC, acid / Acid.ACETIC.molarMass())),
+        gums,
+        List.of(),
+        Set.of(Trait.RAW_JUICE));
   }
 
   @Test
@@ -52,7 +65,7 @@ class ContentsTest {
     assertThat(part.grams()).isCloseTo(whole.grams() * factor, within(1e-9));
     assertThat(part.millilitres()).isCloseTo(whole.millilitres() * factor, within(1e-9));
     assertThat(part.gumPercent()).isCloseTo(whole.gumPercent(), within(1e-12));
-    assertThat(part.ph()).isCloseTo(whole.ph(), within(1e-9));
+    assertThat(part.ph().value()).isCloseTo(whole.ph().value(), within(1e-3));
     assertThat(part.traits()).isEqualTo(whole.traits());
     assertThat(whole.millilitres(100).millilitres()).isCloseTo(100, within(1e-9));
   }
@@ -62,22 +75,32 @@ class ContentsTest {
     Contents first = of(100, 5, 0, 10, 1, List.of(new Gum(2, 300)));
     Contents second =
         new Contents(
-            50, 0, 3, 7, 0, 4, 6, 0, List.of(new Gum(1, 900)), List.of(), Set.of(Trait.STARCH));
+            50,
+            0,
+            3,
+            7,
+            0,
+            4,
+            6,
+            Sourness.NONE,
+            List.of(new Gum(1, 900)),
+            List.of(),
+            Set.of(Trait.STARCH));
     Contents both = first.plus(second);
     assertThat(both.grams()).isCloseTo(first.grams() + second.grams(), within(1e-9));
     assertThat(both.gums()).containsExactly(new Gum(2, 300), new Gum(1, 900));
     assertThat(both.traits()).containsExactlyInAnyOrder(Trait.RAW_JUICE, Trait.STARCH);
-    assertThat(both.acid()).isEqualTo(1);
+    assertThat(both.sourness()).isEqualTo(first.sourness());
     assertThat(first.plus(Contents.NONE).grams()).isEqualTo(first.grams());
   }
 
   @Test
-  void fivePercentVinegarIsSourAndPlainWaterHasNoPhOfItsOwn() {
+  void fivePercentVinegarIsSourAndOilHasNoPh() {
     // 5 g of acetic acid in 100 mL; acid constant 1.75e-5: pH = ½(4.757 − log 0.833).
     Contents vinegar = of(95, 0, 0, 0, 5, List.of());
-    assertThat(vinegar.ph()).isCloseTo(2.42, within(0.05));
-    assertThat(water(100).ph()).isNaN();
-    assertThat(vinegar.plus(water(900)).ph()).isGreaterThan(vinegar.ph());
+    assertThat(vinegar.ph().value()).isCloseTo(2.42, within(0.05));
+    assertThat(of(1, 0, 99, 0, 0, List.of()).ph().exists()).isFalse();
+    assertThat(vinegar.plus(water(900)).ph().value()).isGreaterThan(vinegar.ph().value());
   }
 
   @Test

@@ -142,18 +142,23 @@ class RecordTest {
 
   @Test
   void warmerDaysSourFasterThanTheyWerePlanned() {
-    double planned = ferment(StepFacts.NONE).finished().ph();
+    double planned = ferment(StepFacts.NONE).contents().ph().value();
     double warm =
-        ferment(StepFacts.NONE.withTemperature(60, 28).withTemperature(600, 28)).finished().ph();
-    double cool = ferment(StepFacts.NONE.withTemperature(60, 16)).finished().ph();
+        ferment(StepFacts.NONE.withTemperature(60, 28).withTemperature(600, 28))
+            .contents()
+            .ph()
+            .value();
+    double cool = ferment(StepFacts.NONE.withTemperature(60, 16)).contents().ph().value();
     assertThat(warm).isLessThan(planned);
     assertThat(cool).isGreaterThan(planned);
   }
 
   @Test
   void aReadAcidityReplacesTheEstimate() {
-    assertThat(ferment(StepFacts.NONE.withPh(3.7)).finished().ph()).isCloseTo(3.7, within(0.15));
-    assertThat(ferment(StepFacts.NONE.withPh(5.2)).finished().ph()).isCloseTo(5.2, within(0.15));
+    assertThat(ferment(StepFacts.NONE.withPh(3.7)).contents().ph().value())
+        .isCloseTo(3.7, within(0.15));
+    assertThat(ferment(StepFacts.NONE.withPh(5.2)).contents().ph().value())
+        .isCloseTo(5.2, within(0.15));
   }
 
   @ParameterizedTest

@@ -3,7 +3,11 @@ package dremsa.core.brew;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dremsa.core.Kitchens;
 import dremsa.core.kitchen.Climate;
+import dremsa.core.kitchen.Kitchen;
+import dremsa.core.kitchen.Parameter;
+import dremsa.core.measure.Figure;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -14,12 +18,15 @@ class RipeningTest {
   private static final double HOURS = 60;
   private static final double SLOW = 30;
 
-  private static Climate room(double celsius) {
-    return new Climate(celsius, 5, -18);
+  private static Kitchen room(double celsius) {
+    Figure time = Figure.estimate(SLOW, SLOW, 40, "h");
+    return Kitchens.METRIC
+        .withClimate(new Climate(celsius, 5, -18))
+        .withParameters(Kitchens.METRIC.parameters().with(Parameter.FERMENT_TIME, time));
   }
 
   private static Ripening after(double hours, double roomC) {
-    return Ripening.of(StepFacts.NONE, room(roomC), SLOW, hours * HOURS);
+    return Ripening.of(StepFacts.NONE, room(roomC), hours * HOURS);
   }
 
   /**
@@ -73,16 +80,16 @@ class RipeningTest {
   @Test
   void readingsReplaceTheRoom() {
     StepFacts read = StepFacts.NONE.withTemperature(0, 22).withTemperature(24 * 60, 13.5);
-    Ripening now = Ripening.of(read, room(30), SLOW, 24 * HOURS);
+    Ripening now = Ripening.of(read, room(30), 24 * HOURS);
     assertThat(now.hours()).isCloseTo(12 * 1 + 12 * 0.25, within(1e-9));
     assertThat(now.toMild()).isCloseTo((24 - 15) * 4 * 60, within(1e-6));
   }
 
   @Test
   void aPhThatWasReadReplacesTheEstimate() {
-    assertThat(Ripening.of(StepFacts.NONE.withPh(3.7), room(22), SLOW, 600).ph()).isEqualTo(3.7);
-    assertThat(after(0, 22).ph()).isCloseTo(6.5, within(1e-12));
-    assertThat(after(SLOW, 22).ph()).isCloseTo(4 + 2.5 / Math.E, within(1e-9));
+    assertThat(Ripening.of(StepFacts.NONE.withPh(3.7), room(22), 600).ph().value()).isEqualTo(3.7);
+    assertThat(after(0, 22).ph().value()).isCloseTo(6.5, within(1e-12));
+    assertThat(after(SLOW, 22).ph().value()).isCloseTo(4 + 2.5 / Math.E, within(1e-9));
   }
 
   @Test
@@ -97,7 +104,9 @@ class RipeningTest {
       assertThat(warmer.hours()).isGreaterThanOrEqualTo(now.hours());
       assertThat(warmer.toFull()).isLessThanOrEqualTo(now.toFull());
       assertThat(later.stage()).isGreaterThanOrEqualTo(now.stage());
-      assertThat(later.ph()).isLessThanOrEqualTo(now.ph());
+      assertThat(later.ph().high()).isLessThanOrEqualTo(now.ph().high());
+      assertThat(now.ph().low()).isLessThanOrEqualTo(now.ph().value());
+      assertThat(now.ph().value()).isLessThanOrEqualTo(now.ph().high());
     }
   }
 }

@@ -19,6 +19,7 @@ import dremsa.core.formula.Step;
 import dremsa.core.formula.Window;
 import dremsa.core.keep.Classifier;
 import dremsa.core.keep.KeepingClass;
+import dremsa.core.keep.School;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
 import dremsa.core.kitchen.StrainTool;
@@ -412,7 +413,8 @@ class SelfCheckTest {
             steps);
     Brew brew = Kitchens.brew(preserved);
     Prediction p = brew.predict(1, Facts.NONE);
-    assertThat(Classifier.classify(p.contents()).keepingClass()).isEqualTo(KeepingClass.PRESERVED);
+    assertThat(Classifier.classify(p.contents(), School.CAREFUL).keepingClass())
+        .isEqualTo(KeepingClass.PRESERVED);
     // Common practice: a dose is a share of the finished mass.
     assertThat(100 * p.amounts().get("phenoxyethanol") / p.finished().grams())
         .isCloseTo(0.8, org.assertj.core.api.Assertions.within(0.01));

@@ -24,8 +24,7 @@ class FillingTest {
   private static final double GEL = 2500;
 
   private static Finished brew(double millilitres, double thickness, boolean bits) {
-    return new Finished(
-        millilitres, millilitres, thickness, thickness, 0, 0, 0, 0, 1, 0, Double.NaN, bits);
+    return new Finished(millilitres, millilitres, thickness, thickness, 0, 0, 0, 0, 1, 0, bits);
   }
 
   private static ContainerSet set(Container kind, double size, int owned, int full) {

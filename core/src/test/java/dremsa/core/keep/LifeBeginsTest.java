@@ -34,6 +34,9 @@ class LifeBeginsTest {
     for (int i = 0; i < points.length; i += 2) {
       trace.add(new TracePoint(points[i], points[i + 1], 500, 0, 1));
     }
+    boolean soured =
+        brew.formula().steps().stream()
+            .anyMatch(dremsa.core.formula.Step.Ferment.class::isInstance);
     return new Prediction(
         real.amounts(),
         real.steps(),
@@ -42,7 +45,7 @@ class LifeBeginsTest {
         real.contents(),
         real.finished(),
         real.strengths(),
-        new HeatHistory(0, 0, hot, strained, bottled),
+        new HeatHistory(0, 0, hot, strained, bottled, soured),
         List.of(),
         List.of());
   }

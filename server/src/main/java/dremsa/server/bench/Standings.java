@@ -1,5 +1,6 @@
 package dremsa.server.bench;
 
+import dremsa.core.acid.Sourness;
 import dremsa.core.brew.Prompt;
 import dremsa.core.brew.Ripening;
 import dremsa.core.check.HardStop;
@@ -7,7 +8,6 @@ import dremsa.core.formula.Step;
 import dremsa.core.formula.Window;
 import dremsa.core.keep.Keeping;
 import dremsa.core.keep.Verdict;
-import dremsa.core.kitchen.Parameter;
 import dremsa.server.accounts.Household;
 import dremsa.server.bench.RunJson.DayLine;
 import dremsa.server.bench.RunJson.StandingLine;
@@ -42,12 +42,7 @@ class Standings {
     double elapsed = Happened.minutes(present.startedAt(), now);
     Optional<Ripening> ripening =
         step instanceof Step.Ferment
-            ? Optional.of(
-                Ripening.of(
-                    run.facts().of(batch.step()),
-                    run.brew().kitchen().climate(),
-                    run.brew().kitchen().parameters().value(Parameter.FERMENT_TIME),
-                    elapsed))
+            ? Optional.of(Ripening.of(run.facts().of(batch.step()), run.brew().kitchen(), elapsed))
             : Optional.empty();
     Verdict verdict =
         Keeping.inFridge(batch.startedAt(), household.zone(), household.school())
@@ -61,16 +56,14 @@ class Standings {
             (int) Math.max(1, Math.ceil(usual / DAY_MIN)),
             ripening.map(Ripening::stage).orElse(null),
             ripening.map(r -> r.stage().words()).orElse(null),
-            ripening.map(Ripening::ph).orElse(null),
+            ripening.map(r -> r.ph().value()).orElse(null),
             ripening.map(r -> at(now, r.toMild())).orElse(null),
             ripening.map(r -> at(now, r.toFull())).orElse(null),
             ripening.map(r -> at(now, r.toStrong())).orElse(null),
             run.prediction().momentAt(Happened.minutes(batch.startedAt(), now)).strength() * 100,
             budget ? verdict.spentHours() : 0,
             budget ? verdict.budgetHours() : null,
-            ripening
-                .map(r -> r.stage() != Ripening.Stage.YOUNG && r.ph() > Ripening.SOUR_PH)
-                .orElse(false),
+            ripening.map(r -> !r.ph().surelyAtMost(Sourness.Ph.ACID_FOOD)).orElse(false),
             days(household, batch, run, present, elapsed),
             Arrays.stream(HardStop.values())
                 .filter(stop -> !(step instanceof Step.Ferment && stop.normalForFerment()))

@@ -1,5 +1,6 @@
 package dremsa.server.demo;
 
+import dremsa.core.acid.Hardness;
 import dremsa.core.formula.Step;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.kitchen.Place;
@@ -84,7 +85,10 @@ class DemoHistory {
             plain.scoops(),
             plain.counts(),
             plain.calibrated(),
-            plain.scaleStep()),
+            plain.scaleStep(),
+            240.0,
+            Hardness.MEDIUM,
+            null),
         0);
     cupboard.fill(household, now);
     Random dice = new Random(31);

@@ -1,12 +1,23 @@
 package dremsa.server.wire;
 
+import dremsa.core.acid.Acid;
+import dremsa.core.acid.Hardness;
+import dremsa.core.acid.Solutes;
+import dremsa.core.acid.Sourness;
 import dremsa.core.brew.Contents;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.DoubleStream;
+import org.jspecify.annotations.Nullable;
 
-/** What a brew consists of, as kept with a batch that it was poured into; masses in g. */
+/**
+ * What a brew consists of, as kept with a batch that it was poured into; masses in g.
+ *
+ * @param acid reckoned as acetic acid, as it was kept up to version 0.1 of the model; null since
+ * @param sourness its acids and bases; null in what was kept before
+ */
 public record ContentsJson(
     double water,
     double ethanol,
@@ -15,11 +26,39 @@ public record ContentsJson(
     double juice,
     double other,
     double solids,
-    double acid,
+    @Nullable Double acid,
+    @Nullable SournessJson sourness,
     List<GumJson> gums,
     List<PreserverJson> preservatives,
     List<Contents.Trait> traits) {
   record GumJson(double grams, double power) {}
+
+  /** Acids in mol, by name, and the base that holds them. */
+  record SolutesJson(Map<Acid, Double> moles, double base) {
+    static SolutesJson of(Solutes solutes) {
+      return new SolutesJson(solutes.moles(), solutes.base());
+    }
+
+    Solutes toCore() {
+      return Solutes.of(moles, base);
+    }
+  }
+
+  /** What is believed, with its ends. */
+  record SournessJson(
+      SolutesJson sourest, SolutesJson likely, SolutesJson leastSour, boolean read) {
+    static SournessJson of(Sourness s) {
+      return new SournessJson(
+          SolutesJson.of(s.sourest()),
+          SolutesJson.of(s.likely()),
+          SolutesJson.of(s.leastSour()),
+          s.read());
+    }
+
+    Sourness toCore() {
+      return new Sourness(sourest.toCore(), likely.toCore(), leastSour.toCore(), read);
+    }
+  }
 
   record PreserverJson(MaterialJson material, double grams, boolean tooHot) {}
 
@@ -32,7 +71,8 @@ public record ContentsJson(
         c.juice(),
         c.other(),
         c.solids(),
-        c.acid(),
+        null,
+        SournessJson.of(c.sourness()),
         c.gums().stream().map(gum -> new GumJson(gum.grams(), gum.power())).toList(),
         c.preservatives().stream()
             .map(
@@ -51,7 +91,8 @@ public record ContentsJson(
    */
   public Contents toCore() {
     DoubleStream.concat(
-            DoubleStream.of(water, ethanol, glycerin, oil, juice, other, solids, acid),
+            DoubleStream.of(
+                water, ethanol, glycerin, oil, juice, other, solids, acid == null ? 0 : acid),
             gums.stream().mapToDouble(GumJson::grams))
         .forEach(
             grams -> {
@@ -69,11 +110,21 @@ public record ContentsJson(
         juice,
         other,
         solids,
-        acid,
+        sourness == null ? ofBefore() : sourness.toCore(),
         gums.stream().map(gum -> new Contents.Gum(gum.grams(), gum.power())).toList(),
         preservatives.stream()
             .map(p -> new Contents.Preserver(p.material().toCore(""), p.grams(), p.tooHot()))
             .toList(),
         all);
+  }
+
+  /** Nothing but its acid was known of it; at its least sour it held none. */
+  private Sourness ofBefore() {
+    Sourness tap = Hardness.litre(Hardness.UNKNOWN.alkalinity()).times((water + juice) / 1000);
+    if (acid == null || acid == 0) {
+      return tap;
+    }
+    Solutes known = Solutes.of(Acid.ACETIC, acid / Acid.ACETIC.molarMass());
+    return tap.plus(new Sourness(known, known, Solutes.NONE, false));
   }
 }

@@ -1,10 +1,12 @@
 package dremsa.server.wire;
 
+import dremsa.core.acid.Hardness;
 import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Hob;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.kitchen.ModelParameters;
 import dremsa.core.kitchen.Parameter;
+import dremsa.core.kitchen.Site;
 import dremsa.core.kitchen.StrainTool;
 import dremsa.core.kitchen.Vessel;
 import dremsa.core.kitchen.VesselKind;
@@ -19,6 +21,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -66,7 +69,12 @@ public record KitchenJson(
             counts,
     @Nullable Map<Parameter, @Valid FigureJson> calibrated,
     @Range(min = 0, max = 50, message = "A scale shows steps of 0 to 50 g.")
-        @Nullable Double scaleStep) {
+        @Nullable Double scaleStep,
+    @Range(min = -400, max = 5500, message = "A kitchen is -400 to 5500 m high.")
+        @Nullable Double altitudeM,
+    @Nullable Hardness water,
+    @Range(min = 0, max = 1000, message = "Water has 0 to 1000 mg/L.")
+        @Nullable Double alkalinityMgL) {
 
   /**
    * A cooking place; net powers into the pot.
@@ -132,7 +140,28 @@ public record KitchenJson(
                 Collectors.toMap(
                     KitchenMeasure::id, KitchenMeasure::size, (a, b) -> a, TreeMap::new)),
         calibrated(kitchen.parameters()),
-        kitchen.scaleStep());
+        kitchen.scaleStep(),
+        kitchen.site().altitudeAssumed() ? null : kitchen.site().altitudeM().value(),
+        water(kitchen.site()),
+        kitchen.site().alkalinity().provenance() == Provenance.HOUSEHOLD
+            ? kitchen.site().alkalinity().value()
+            : null);
+  }
+
+  private static @Nullable Hardness water(Site site) {
+    return Arrays.stream(Hardness.values())
+        .filter(h -> h != Hardness.UNKNOWN && h.alkalinity().equals(site.alkalinity()))
+        .findFirst()
+        .orElse(null);
+  }
+
+  /** What stands on a water report counts before a word for it. */
+  private Site site() {
+    Site site = altitudeM == null ? Site.UNKNOWN : Site.UNKNOWN.atMetres(altitudeM);
+    if (alkalinityMgL != null) {
+      return site.withAlkalinity(alkalinityMgL);
+    }
+    return water == null ? site : site.withWater(water);
   }
 
   private static Map<Parameter, FigureJson> calibrated(ModelParameters parameters) {
@@ -181,7 +210,8 @@ public record KitchenJson(
         new Climate(roomC, fridgeC, freezerC),
         parameters(),
         counts == null ? CountMeasures.usual() : CountMeasures.with(counts),
-        scaleStep == null ? Kitchen.USUAL_SCALE_STEP : scaleStep);
+        scaleStep == null ? Kitchen.USUAL_SCALE_STEP : scaleStep,
+        site());
   }
 
   /** What was typed later than a trial counts. */

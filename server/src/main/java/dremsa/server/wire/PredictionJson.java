@@ -1,5 +1,6 @@
 package dremsa.server.wire;
 
+import dremsa.core.acid.Sourness;
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.Finished;
 import dremsa.core.brew.Landmark;
@@ -41,7 +42,7 @@ public record PredictionJson(
     RangeJson strengthPercent,
     @Nullable RangeJson thicknessMpas,
     @Nullable RangeJson keepsHours,
-    @Nullable Double ph,
+    @Nullable PhJson ph,
     double alcoholPercent,
     List<PortionJson> amounts,
     WaterJson water,
@@ -105,6 +106,17 @@ public record PredictionJson(
 
   /** One way of a divided batch, from the first step to its bottle. */
   public record WayJson(String name, double share, PredictionJson prediction) {}
+
+  /**
+   * A pH with its believable range.
+   *
+   * @param read it was measured, not estimated
+   */
+  public record PhJson(double low, double value, double high, boolean read) {
+    public static @Nullable PhJson of(Sourness.Ph ph) {
+      return ph.exists() ? new PhJson(ph.low(), ph.value(), ph.high(), ph.read()) : null;
+    }
+  }
 
   /** A value with its believable range; low and high are null where no range was reckoned. */
   public record RangeJson(@Nullable Double low, double value, @Nullable Double high) {}
@@ -215,7 +227,7 @@ public record PredictionJson(
         range(ranges.get(STRENGTH), strongest),
         finished.band().isEmpty() ? null : range(ranges.get(THICKNESS), finished.thickness()),
         ranges.containsKey(KEEPS) ? range(ranges.get(KEEPS), 0) : null,
-        Double.isNaN(finished.ph()) ? null : finished.ph(),
+        PhJson.of(prediction.contents().ph()),
         finished.alcoholPercent(),
         Scaling.portions(brew, prediction).stream()
             .map(portion -> portion(portion, beside.measures()))
@@ -240,7 +252,9 @@ public record PredictionJson(
         outcomes.get(outcomes.size() - 1).endMinute(),
         beside.bottledAt(),
         VerdictJson.of(beside.verdict()),
-        SelfCheck.of(brew, prediction, beside.wearer()).stream().map(FindingJson::of).toList(),
+        SelfCheck.of(brew, prediction, beside.wearer(), beside.verdict().school()).stream()
+            .map(FindingJson::of)
+            .toList(),
         Load.of(brew, prediction).stream()
             .map(load -> new LoadJson(load.step(), load.equipment(), load.fillings()))
             .toList(),
