@@ -147,6 +147,7 @@ export const keys = {
   all: ['household'] as const,
   household: ['household', 'settings'] as const,
   kitchen: ['household', 'kitchen'] as const,
+  climates: ['household', 'climates'] as const,
   shelf: ['household', 'shelf'] as const,
   bottle: (id: string) => ['household', 'bottle', id] as const,
   running: ['household', 'running'] as const,

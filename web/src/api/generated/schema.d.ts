@@ -825,6 +825,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kitchen/climates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["climates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kitchen/climates/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeBack_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kitchen/trials/boil": {
         parameters: {
             query?: never;
@@ -1576,6 +1608,18 @@ export interface components {
             /** Format: double */
             freezerDays: number;
         };
+        ClimateLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            from?: string;
+            /** Format: double */
+            roomC: number;
+            /** Format: double */
+            fridgeC: number;
+            /** Format: double */
+            freezerC: number;
+        };
         ComingLine: {
             /** Format: date-time */
             at: string;
@@ -2143,6 +2187,8 @@ export interface components {
             kitchen: components["schemas"]["KitchenJson"];
             /** Format: int64 */
             version: number;
+            /** Format: date */
+            climateSince?: string;
         };
         KitchenJson: {
             /** Format: double */
@@ -5279,6 +5325,66 @@ export interface operations {
                 "application/json": components["schemas"]["KitchenForm"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitchenForm"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    climates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClimateLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeBack_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {

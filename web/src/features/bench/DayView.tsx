@@ -59,8 +59,8 @@ export function DayView({ run, standing, format, tap }: Props) {
           </p>
           {standing.fermentNotSour && (
             <p className="caution">
-              Nobody can be sure yet that it is down to pH 4.6. Until its pH is read, or it has stood
-              long enough for even a slow ferment, every hour counts against its life.
+              Nobody can be sure yet that it is down to pH 4.6. Until its pH is read, or it has
+              stood long enough for even a slow ferment, every hour counts against its life.
             </p>
           )}
         </>

@@ -6,13 +6,20 @@ import { CelsiusInput } from '../../app/CelsiusInput';
 import { said } from '../../app/fields';
 import { TOOLS } from '../formulas/words';
 import { Outcome } from './Outcome';
+import { PastClimates } from './PastClimates';
 
 /** Climate, hobs, vessels, strainers and measures: what the model needs to know. */
 export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: number }) {
   const client = useQueryClient();
   const [form, setForm] = useState(kitchen);
+  const [since, setSince] = useState('');
   const save = useMutation({
-    mutationFn: () => ask(api.PUT('/api/kitchen', { body: { kitchen: form, version } })),
+    mutationFn: () =>
+      ask(
+        api.PUT('/api/kitchen', {
+          body: { kitchen: form, version, climateSince: since || undefined },
+        }),
+      ),
     onSuccess: () => client.invalidateQueries({ queryKey: keys.all }),
   });
   const set = (part: Partial<Kitchen>) => setForm({ ...form, ...part });
@@ -26,6 +33,7 @@ export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: n
     'kitchen.roomC',
     'kitchen.fridgeC',
     'kitchen.freezerC',
+    'climateSince',
     'kitchen.scaleStep',
     'kitchen.altitudeM',
     'kitchen.alkalinityMgL',
@@ -69,7 +77,17 @@ export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: n
           onChange={(v) => set({ freezerC: n(v) })}
           error={said(save.error, 'kitchen.freezerC')}
         />
+        <TextInput
+          type="date"
+          label="It has been so since"
+          description="today, when left empty"
+          w={190}
+          value={since}
+          onChange={(e) => setSince(e.currentTarget.value)}
+          error={said(save.error, 'climateSince')}
+        />
       </div>
+      <PastClimates />
       <h2>Height and water</h2>
       <p className="soft small">
         High up water boils cooler; hard water holds acids off. Until you say, a low place and any

@@ -12,7 +12,7 @@ import dremsa.core.brew.WaterAccount;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Step;
 import dremsa.core.keep.KeepEvent;
-import dremsa.core.keep.Keeping;
+import dremsa.core.keep.Kept;
 import dremsa.core.keep.School;
 import dremsa.core.keep.Verdict;
 import dremsa.core.kitchen.Figures;
@@ -244,7 +244,7 @@ class LawsTest {
 
   private static Verdict judge(
       Brew brew, Prediction p, School school, Place place, boolean clean, List<KeepEvent> events) {
-    return new Keeping(START, ZONE, school, place, events)
+    return Kept.of(START, ZONE, school, place, events)
         .withCleanWorking(clean)
         .judge(brew, p, START.plus(20, ChronoUnit.DAYS));
   }

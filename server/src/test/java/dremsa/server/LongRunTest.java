@@ -39,7 +39,7 @@ class LongRunTest extends RunWork {
     double estimate = run.at("/standing/ph").asDouble();
     assertThat(estimate).isBetween(4.0, 5.2);
     run = ok(enter(run, Map.of("kind", "PH", "amount", 3.9)));
-    assertThat(run.at("/prediction/ph").asDouble()).isCloseTo(3.9, within(0.2));
+    assertThat(run.at("/prediction/ph/value").asDouble()).isCloseTo(3.9, within(0.2));
     assertThat(run.at("/standing/throwAway").size()).isPositive();
   }
 

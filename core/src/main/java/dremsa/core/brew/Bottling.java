@@ -1,16 +1,12 @@
 package dremsa.core.brew;
 
-import dremsa.core.kitchen.Vessel;
-import dremsa.core.kitchen.VesselKind;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Reads a pot that has come to its end: what stands ready, where the rest went, how it chills. */
+/**
+ * Reads a pot that has come to its end: what stands ready, where the rest went, how it will chill.
+ */
 final class Bottling {
-  /** A bottle of this size stands for all bottles while they chill. */
-  private static final Vessel CHILLING_BOTTLE =
-      new Vessel("bottle", "bottle", VesselKind.JAR, 6, 260, true);
-
   private final Constants k;
   private final Pot pot;
 
@@ -63,18 +59,12 @@ final class Bottling {
         pot.hasSoured());
   }
 
-  /** One bottle on its way to the temperature of the fridge. Ends the pot. */
-  List<TracePoint> chill() {
-    List<TracePoint> moments = new ArrayList<>();
-    if (pot.liquid() <= 0) {
-      return moments;
-    }
-    moments.add(pot.moment());
-    pot.keepShare(Math.min(1, 250 / pot.millilitres()));
-    pot.vessel = CHILLING_BOTTLE;
-    double fridge = k.climate.fridgeC();
-    new HeatBalance(k, pot, moments)
-        .pass(0, fridge, k.heatLoss, 0, 1, Hearth.LONGEST_WAIT, fridge + 0.5);
-    return moments;
+  Chilling chilling() {
+    double millilitres = pot.millilitres();
+    return new Chilling(
+        pot.celsius,
+        millilitres <= 0 ? 0 : pot.heatCapacity() / millilitres,
+        k.heatLoss,
+        millilitres);
   }
 }

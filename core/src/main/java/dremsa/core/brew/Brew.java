@@ -281,7 +281,7 @@ public final class Brew {
     return untraced(scale, vessels, facts).finished().millilitres();
   }
 
-  /** The same prediction without its trace and its chilling, for solving. */
+  /** The same prediction without its trace, for solving. */
   public Prediction untraced(double scale, VesselChoice vessels, Facts facts) {
     return new Simulation(this, constants, scale, vessels, facts, false).run();
   }

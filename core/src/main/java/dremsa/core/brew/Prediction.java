@@ -14,7 +14,7 @@ import java.util.Map;
  * @param finished what stands ready
  * @param strengths of each plant, in the order of the formula
  * @param heat how hot it was for how long
- * @param chilling moments from the bottling until the bottle has the temperature of its place
+ * @param chilling how its bottles come to the temperature of a fridge
  * @param troubles what keeps it from working; empty when nothing does
  */
 public record Prediction(
@@ -26,13 +26,12 @@ public record Prediction(
     Finished finished,
     List<Strength> strengths,
     HeatHistory heat,
-    List<TracePoint> chilling,
+    Chilling chilling,
     List<Trouble> troubles) {
   public Prediction {
     amounts = Map.copyOf(amounts);
     steps = List.copyOf(steps);
     trace = List.copyOf(trace);
-    chilling = List.copyOf(chilling);
     strengths = List.copyOf(strengths);
     troubles = List.copyOf(troubles);
   }

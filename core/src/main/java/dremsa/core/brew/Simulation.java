@@ -409,8 +409,7 @@ final class Simulation {
         finished,
         bottling.strengths(brew, finished.millilitres()),
         bottling.history(),
-        // Last: chilling takes what is in the pot.
-        trace == null ? List.of() : bottling.chill(),
+        bottling.chilling(),
         troubles);
   }
 }

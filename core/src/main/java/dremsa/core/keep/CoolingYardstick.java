@@ -23,12 +23,17 @@ final class CoolingYardstick {
 
   private CoolingYardstick() {}
 
-  /** The advice, where the cooling is slower than the yardstick. */
-  static Optional<Reason.SlowCooling> of(Prediction prediction, Climate climate) {
+  /**
+   * The advice, where the cooling is slower than the yardstick.
+   *
+   * @param bottleMl what it is filled into; NaN where that is not known
+   */
+  static Optional<Reason.SlowCooling> of(Prediction prediction, Climate climate, double bottleMl) {
     double strained = prediction.heat().strainedMinute();
     List<TracePoint> after = new ArrayList<>();
     prediction.trace().stream().filter(p -> p.minute() >= strained - 1e-6).forEach(after::add);
-    after.addAll(prediction.chilling());
+    after.addAll(
+        prediction.chilling().from(prediction.heat().bottledMinute(), climate.fridgeC(), bottleMl));
     double from = Double.NaN;
     double fromC = Double.NaN;
     double warmAt = Double.NaN;

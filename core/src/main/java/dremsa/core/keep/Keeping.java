@@ -4,7 +4,6 @@ import dremsa.core.brew.Brew;
 import dremsa.core.brew.Contents;
 import dremsa.core.brew.Prediction;
 import dremsa.core.formula.Step;
-import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Place;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -26,6 +25,10 @@ import java.util.Optional;
  * @param inherited the age of the brews that it was made with
  * @param cleanWorking confirmed: sterilised bottle, strained fine, fridge at 5 °C; a date beyond
  *     the published figure needs it
+ * @param climates how warm the places are in which it stands; those of the kitchen it was brewed in
+ *     do not matter any more
+ * @param bottleMl the size it is filled into, which decides how long it takes to chill; NaN where
+ *     that is not known yet, which counts as one jar
  */
 public record Keeping(
     Instant start,
@@ -34,7 +37,9 @@ public record Keeping(
     Place place,
     List<KeepEvent> events,
     List<Inherited> inherited,
-    boolean cleanWorking) {
+    boolean cleanWorking,
+    Climates climates,
+    double bottleMl) {
   /** What is left to a thawed portion, h at 5 °C. */
   public static final double THAWED_H = 48;
 
@@ -52,31 +57,47 @@ public record Keeping(
     inherited = List.copyOf(inherited);
   }
 
-  /** A brew that was not made with others. */
-  public Keeping(Instant start, ZoneId zone, School school, Place place, List<KeepEvent> events) {
-    this(start, zone, school, place, events, List.of(), false);
-  }
-
   /** The same, with the age of the brews that it was made with. */
   public Keeping withInherited(List<Inherited> parts) {
-    return new Keeping(start, zone, school, place, events, parts, cleanWorking);
+    return new Keeping(start, zone, school, place, events, parts, cleanWorking, climates, bottleMl);
   }
 
   /** The same, with one more event. */
   public Keeping with(KeepEvent event) {
     List<KeepEvent> more = new ArrayList<>(events);
     more.add(event);
-    return new Keeping(start, zone, school, place, more, inherited, cleanWorking);
+    return new Keeping(
+        start, zone, school, place, more, inherited, cleanWorking, climates, bottleMl);
   }
 
   /** The same, with clean working confirmed or not. */
   public Keeping withCleanWorking(boolean confirmed) {
-    return new Keeping(start, zone, school, place, events, inherited, confirmed);
+    return new Keeping(
+        start, zone, school, place, events, inherited, confirmed, climates, bottleMl);
   }
 
-  /** A brew without events that stands in the fridge. */
-  public static Keeping inFridge(Instant start, ZoneId zone, School school) {
-    return new Keeping(start, zone, school, Place.FRIDGE, List.of());
+  /** The same by another school. */
+  public Keeping by(School other) {
+    return new Keeping(
+        start, zone, other, place, events, inherited, cleanWorking, climates, bottleMl);
+  }
+
+  /** The same in places of another warmth. */
+  public Keeping in(Climates others) {
+    return new Keeping(
+        start, zone, school, place, events, inherited, cleanWorking, others, bottleMl);
+  }
+
+  /** The same in bottles of this size, mL. */
+  public Keeping filledInto(double millilitres) {
+    return new Keeping(
+        start, zone, school, place, events, inherited, cleanWorking, climates, millilitres);
+  }
+
+  /** A brew without events that stands in the fridge, its bottles not known yet. */
+  public static Keeping inFridge(Instant start, ZoneId zone, School school, Climates climates) {
+    return new Keeping(
+        start, zone, school, Place.FRIDGE, List.of(), List.of(), false, climates, Double.NaN);
   }
 
   /**
@@ -85,8 +106,7 @@ public record Keeping(
    * @param now up to when the life spent is reckoned; before the bottling counts as the bottling
    */
   public Verdict judge(Brew brew, Prediction prediction, Instant now) {
-    Climate climate = brew.kitchen().climate();
-    Timeline timeline = Timeline.of(brew.formula(), prediction, start, place, climate, events);
+    Timeline timeline = Timeline.of(brew.formula(), prediction, this);
     boolean frozen = stands() == Place.FREEZER;
     Custom custom = new Custom(school, cleanWorking);
     Life life = live(brew, prediction, custom, timeline, frozen);
@@ -134,17 +154,26 @@ public record Keeping(
       reasons.add(new Reason.SealedJar(life.contents().ph()));
     }
     if (keepingClass.perishable() && place == Place.FRIDGE) {
-      CoolingYardstick.of(prediction, climate).ifPresent(reasons::add);
+      CoolingYardstick.of(prediction, climates.at(at(timeline.bottledHour())), bottleMl)
+          .ifPresent(reasons::add);
     }
     if (notSourEnough(brew, prediction)) {
       reasons.add(new Reason.NotSurelySour(prediction.contents().ph()));
     }
-    if (keepingClass.perishable() && !spent.isEmpty() && spent.get(0).spent() > DEAR_H) {
-      reasons.add(
-          new Reason.Help(
-              "Strain sooner, or let it stand in the fridge: it would keep up to %s longer."
-                  .formatted(Hours.words(spent.get(0).spent()))));
-    }
+    dearest(spent, timeline)
+        .filter(cost -> keepingClass.perishable() && cost.spent() > DEAR_H)
+        .ifPresent(
+            cost -> {
+              // No help goes beyond the cap.
+              double most = Math.min(cost.spent(), ends.capHour() - ends.hour());
+              if (most > DEAR_H / 2) {
+                reasons.add(
+                    new Reason.Help(
+                        "Strain sooner, or let it stand in the fridge: it would keep up to %s"
+                                .formatted(Hours.words(most))
+                            + " longer."));
+              }
+            });
     return new Verdict(
         keepingClass,
         school,
@@ -235,6 +264,11 @@ public record Keeping(
 
   private Instant at(double hours) {
     return start.plusMillis(Math.round(hours * 3_600_000));
+  }
+
+  /** The dearest of what was done while it was made: what came after cannot be done otherwise. */
+  private static Optional<Reason.Warmth> dearest(List<Reason.Warmth> spent, Timeline timeline) {
+    return spent.stream().filter(cost -> timeline.whileMade(cost.cause())).findFirst();
   }
 
   private static List<Reason.Warmth> warmth(Timeline timeline, double nowHour) {

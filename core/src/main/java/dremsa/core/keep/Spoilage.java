@@ -11,6 +11,9 @@ public final class Spoilage {
   /** Above this nothing grows, °C. */
   public static final double HOT_HOLDING_C = 57;
 
+  /** From here down it is surely frozen through, °C; a fridge at freezing point is not. */
+  static final double FROZEN_C = -5;
+
   private static final double FAST_C = 40;
   private static final double SLOWING_C = 50;
 
@@ -20,11 +23,11 @@ public final class Spoilage {
    * Hours of life at 5 °C that one hour costs.
    *
    * @param celsius of the brew
-   * @return 0 when frozen or at 57 °C and above; never below 1 between; a colder fridge earns
-   *     nothing extra
+   * @return 0 when frozen through or at 57 °C and above; never below 1 between; a colder fridge
+   *     earns nothing extra
    */
   public static double rate(double celsius) {
-    return celsius <= 0 ? 0 : above(celsius);
+    return celsius <= FROZEN_C ? 0 : above(celsius);
   }
 
   /**

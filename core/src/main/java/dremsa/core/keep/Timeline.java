@@ -5,7 +5,6 @@ import dremsa.core.brew.StepOutcome;
 import dremsa.core.brew.TracePoint;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.StepWords;
-import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Place;
 import java.time.Duration;
 import java.time.Instant;
@@ -89,21 +88,16 @@ final class Timeline {
     this.opened = opened;
   }
 
-  static Timeline of(
-      Formula formula,
-      Prediction prediction,
-      Instant start,
-      Place place,
-      Climate climate,
-      List<KeepEvent> events) {
+  static Timeline of(Formula formula, Prediction prediction, Keeping keeping) {
     List<Piece> pieces = new ArrayList<>();
+    Instant start = keeping.start();
     double begins = lifeBegins(prediction);
     addTrace(pieces, formula, prediction, begins);
     double bottled = prediction.heat().bottledMinute() / 60;
-    List<Stay> stays = stays(place, bottled, start, events);
-    addStays(pieces, stays, chilling(prediction, place, begins), climate);
+    List<Stay> stays = stays(keeping.place(), bottled, start, keeping.events());
+    addStays(pieces, stays, chilling(prediction, keeping, begins), keeping);
     double opened = Double.NaN;
-    for (KeepEvent event : events) {
+    for (KeepEvent event : keeping.events()) {
       double hour = Math.max(bottled, hoursBetween(start, event.at()));
       if (event instanceof KeepEvent.Opened) {
         opened = Double.isNaN(opened) ? hour : Math.min(opened, hour);
@@ -157,10 +151,18 @@ final class Timeline {
     return stays.get(first).from();
   }
 
-  private static List<Piece> chilling(Prediction prediction, Place place, double begins) {
+  /** One of its bottles on the way to the temperature of the fridge that it is put into. */
+  private static List<Piece> chilling(Prediction prediction, Keeping keeping, double begins) {
     List<Piece> pieces = new ArrayList<>();
-    List<TracePoint> points = prediction.chilling();
-    for (int i = 1; place == Place.FRIDGE && i < points.size(); i++) {
+    if (keeping.place() != Place.FRIDGE) {
+      return pieces;
+    }
+    Instant filled =
+        keeping.start().plusMillis(Math.round(prediction.heat().bottledMinute() * 60_000));
+    double fridge = keeping.climates().at(filled).fridgeC();
+    List<TracePoint> points =
+        prediction.chilling().from(prediction.heat().bottledMinute(), fridge, keeping.bottleMl());
+    for (int i = 1; i < points.size(); i++) {
       add(pieces, points.get(i - 1), points.get(i), begins, "Cooling in the fridge");
     }
     return pieces;
@@ -168,21 +170,30 @@ final class Timeline {
 
   /** While it still chills it is as warm as the bottle or as its place, whichever is warmer. */
   private static void addStays(
-      List<Piece> pieces, List<Stay> stays, List<Piece> chilling, Climate climate) {
+      List<Piece> pieces, List<Stay> stays, List<Piece> chilling, Keeping keeping) {
     for (Stay stay : stays) {
-      double celsius = stay.place().celsius(climate);
-      double from = stay.from();
-      if (stay.place() != Place.FREEZER) {
-        for (Piece piece : chilling) {
-          if (piece.to() > from && piece.from() < stay.to()) {
-            Piece part = piece.between(from, stay.to());
-            pieces.add(part.atLeast(celsius, IN_ITS_PLACE));
-            from = part.to();
+      for (Climates.Stretch stretch :
+          keeping
+              .climates()
+              .stretches(
+                  stay.place(),
+                  stay.from(),
+                  stay.to(),
+                  moment -> hoursBetween(keeping.start(), moment))) {
+        double from = stretch.from();
+        if (stay.place() != Place.FREEZER) {
+          for (Piece piece : chilling) {
+            if (piece.to() > from && piece.from() < stretch.to()) {
+              Piece part = piece.between(from, stretch.to());
+              pieces.add(part.atLeast(stretch.celsius(), stretch.cause()));
+              from = part.to();
+            }
           }
         }
-      }
-      if (stay.to() > from) {
-        pieces.add(new Piece(from, stay.to(), celsius, celsius, IN_ITS_PLACE));
+        if (stretch.to() > from) {
+          pieces.add(
+              new Piece(from, stretch.to(), stretch.celsius(), stretch.celsius(), stretch.cause()));
+        }
       }
     }
   }
@@ -317,11 +328,18 @@ final class Timeline {
     return freezing;
   }
 
+  /** Whether a cause lay before the bottling. */
+  boolean whileMade(String cause) {
+    return pieces.stream().anyMatch(p -> p.from < bottledHour && p.cause.equals(cause));
+  }
+
   /** Hours in the freezer after an hour, up to the last thawing. */
   double frozenHoursAfter(double hour) {
     double sum = 0;
     for (Piece piece : pieces) {
-      if (piece.fromC <= 0 && piece.toC <= 0 && !Double.isInfinite(piece.to)) {
+      if (piece.fromC <= Spoilage.FROZEN_C
+          && piece.toC <= Spoilage.FROZEN_C
+          && !Double.isInfinite(piece.to)) {
         sum += Math.max(0, piece.to - Math.max(piece.from, hour));
       }
     }

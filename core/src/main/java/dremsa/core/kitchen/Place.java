@@ -31,8 +31,9 @@ public enum Place {
   /** The temperature there, °C. */
   public double celsius(Climate climate) {
     return switch (this) {
-      case ROOM -> climate.roomC();
-      case BATHROOM -> Math.min(WARMEST_C, climate.roomC() + BATHROOM_WARMER_C);
+      // Colder than freezing is no freezer: nobody knows how far it goes through.
+      case ROOM -> Math.max(0, climate.roomC());
+      case BATHROOM -> Math.min(WARMEST_C, Math.max(0, climate.roomC()) + BATHROOM_WARMER_C);
       case FRIDGE -> climate.fridgeC();
       case FREEZER -> climate.freezerC();
     };

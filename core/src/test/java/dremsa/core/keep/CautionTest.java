@@ -45,7 +45,7 @@ class CautionTest {
 
   private static Verdict judged(Brew brew, Facts facts, School school) {
     Prediction prediction = brew.predict(1, facts);
-    return new Keeping(START, ZoneOffset.UTC, school, Place.FRIDGE, List.of())
+    return Kept.of(START, ZoneOffset.UTC, school, Place.FRIDGE, List.of())
         .judge(brew, prediction, START.plus(Duration.ofDays(30)));
   }
 
@@ -89,7 +89,7 @@ class CautionTest {
       Duration lasts = Duration.between(START, cold.runsOut());
       assertThat(lasts).isLessThanOrEqualTo(Duration.ofDays(school == School.CAREFUL ? 6 : 14));
       Verdict room =
-          new Keeping(START, ZoneOffset.UTC, school, Place.ROOM, List.of())
+          Kept.of(START, ZoneOffset.UTC, school, Place.ROOM, List.of())
               .judge(brew, prediction, START);
       assertThat(room.useNow()).as("never at room temperature").isTrue();
     }

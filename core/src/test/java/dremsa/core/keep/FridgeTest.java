@@ -29,7 +29,7 @@ class FridgeTest {
   private static final Prediction MADE = Kitchens.half(SPRAY).prediction();
 
   private static Keeping fresh() {
-    return Keeping.inFridge(START, ZONE, School.CAREFUL);
+    return Kept.inFridge(START, ZONE, School.CAREFUL);
   }
 
   private static Verdict judged(Keeping keeping) {

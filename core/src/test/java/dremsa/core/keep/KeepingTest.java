@@ -33,7 +33,7 @@ class KeepingTest {
   }
 
   private Verdict judge(Prediction prediction, School school, KeepEvent... events) {
-    return new Keeping(TUESDAY, LONDON, school, Place.FRIDGE, List.of(events))
+    return Kept.of(TUESDAY, LONDON, school, Place.FRIDGE, List.of(events))
         .judge(brew, prediction, TUESDAY.plus(10, ChronoUnit.DAYS));
   }
 
@@ -163,7 +163,7 @@ class KeepingTest {
     Verdict frozen = judge(prediction, School.CAREFUL, new KeepEvent.Moved(in, Place.FREEZER));
     assertThat(frozen.lastDay()).isAfter(LocalDate.parse("2027-02-18"));
     Verdict thawed =
-        new Keeping(
+        Kept.of(
                 TUESDAY,
                 LONDON,
                 School.CAREFUL,
@@ -194,9 +194,9 @@ class KeepingTest {
     Brew gel = Kitchens.builtIn("linseed-gel");
     Prediction prediction = Kitchens.reached(gel, 250).prediction();
     Instant opened = TUESDAY.plus(6, ChronoUnit.HOURS);
-    Keeping shut = Keeping.inFridge(TUESDAY, LONDON, School.CAREFUL);
+    Keeping shut = Kept.inFridge(TUESDAY, LONDON, School.CAREFUL);
     Keeping touched =
-        new Keeping(
+        Kept.of(
             TUESDAY, LONDON, School.CAREFUL, Place.FRIDGE, List.of(new KeepEvent.Opened(opened)));
     Verdict before = shut.judge(gel, prediction, opened);
     Verdict after = touched.judge(gel, prediction, opened);
@@ -234,7 +234,7 @@ class KeepingTest {
     // FDA Food Code 3-501.14 (from memory): from 57 to 21 °C in 2 h, to 5 °C in 6 h in all.
     Brew gel = Kitchens.builtIn("linseed-light");
     Verdict slow =
-        Keeping.inFridge(TUESDAY, LONDON, School.CAREFUL)
+        Kept.inFridge(TUESDAY, LONDON, School.CAREFUL)
             .judge(gel, Kitchens.reached(gel, 1500).prediction(), TUESDAY);
     assertThat(slow.reasons())
         .filteredOn(Reason.SlowCooling.class::isInstance)
@@ -246,7 +246,7 @@ class KeepingTest {
             });
     Brew tincture = Kitchens.builtIn("rosemary-tincture");
     assertThat(
-            Keeping.inFridge(TUESDAY, LONDON, School.CAREFUL)
+            Kept.inFridge(TUESDAY, LONDON, School.CAREFUL)
                 .judge(tincture, Kitchens.reached(tincture, 200).prediction(), TUESDAY)
                 .reasons())
         .noneMatch(Reason.SlowCooling.class::isInstance);
@@ -271,7 +271,7 @@ class KeepingTest {
     // USP <795> (from memory): 90 days for nonaqueous liquids; some makers go to 180.
     Brew oil = Kitchens.builtIn("calendula-oil");
     Prediction prediction = Kitchens.reached(oil, 200).prediction();
-    Keeping practice = new Keeping(TUESDAY, LONDON, School.PRACTICE, Place.ROOM, List.of());
+    Keeping practice = Kept.of(TUESDAY, LONDON, School.PRACTICE, Place.ROOM, List.of());
     Verdict held = practice.judge(oil, prediction, TUESDAY);
     Verdict confirmed = practice.withCleanWorking(true).judge(oil, prediction, TUESDAY);
     assertThat(held.marked()).isFalse();
@@ -280,7 +280,7 @@ class KeepingTest {
     assertThat(confirmed.reasons()).hasAtLeastOneElementOfType(Reason.Marked.class);
     assertThat(ChronoUnit.DAYS.between(held.lastDay(), confirmed.lastDay())).isEqualTo(90);
     // The careful school has nothing to confirm.
-    Keeping careful = new Keeping(TUESDAY, LONDON, School.CAREFUL, Place.ROOM, List.of());
+    Keeping careful = Kept.of(TUESDAY, LONDON, School.CAREFUL, Place.ROOM, List.of());
     assertThat(careful.judge(oil, prediction, TUESDAY))
         .isEqualTo(careful.withCleanWorking(true).judge(oil, prediction, TUESDAY));
   }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import dremsa.core.Kitchens;
 import dremsa.core.brew.Brew;
+import dremsa.core.brew.Chilling;
 import dremsa.core.brew.HeatHistory;
 import dremsa.core.brew.Prediction;
 import dremsa.core.brew.TracePoint;
@@ -46,12 +47,12 @@ class LifeBeginsTest {
         real.finished(),
         real.strengths(),
         new HeatHistory(0, 0, hot, strained, bottled, soured),
-        List.of(),
+        new Chilling(5, 4, 8, 0),
         List.of());
   }
 
   private static double spent(Brew brew, Prediction prediction, double hours) {
-    return new Keeping(START, ZoneId.of("UTC"), School.CAREFUL, Place.FRIDGE, List.of())
+    return Kept.of(START, ZoneId.of("UTC"), School.CAREFUL, Place.FRIDGE, List.of())
         .judge(brew, prediction, START.plusSeconds(Math.round(hours * 3600)))
         .spentHours();
   }
@@ -145,7 +146,7 @@ class LifeBeginsTest {
   }
 
   private static boolean told(Prediction p) {
-    return Keeping.inFridge(START, ZoneId.of("UTC"), School.CAREFUL)
+    return Kept.inFridge(START, ZoneId.of("UTC"), School.CAREFUL)
         .judge(SPRAY, p, START)
         .reasons()
         .stream()

@@ -59,7 +59,7 @@ class MixingTest {
     }
 
     Keeping kept(List<KeepEvent> events) {
-      return new Keeping(start, LONDON, school, Place.FRIDGE, events);
+      return Kept.of(start, LONDON, school, Place.FRIDGE, events);
     }
 
     Verdict judge(Instant now, KeepEvent... events) {

@@ -72,7 +72,7 @@ class SouringTest {
 
   private static KeepingClass judged(Brew brew, Facts facts, School school) {
     Prediction p = brew.predict(0.8, facts);
-    return Keeping.inFridge(START, ZoneOffset.UTC, school).judge(brew, p, START).keepingClass();
+    return Kept.inFridge(START, ZoneOffset.UTC, school).judge(brew, p, START).keepingClass();
   }
 
   // Charge balance worked beforehand: linseed gel with 0.3 % sorbate and 0.02 g of vinegar is at
@@ -162,7 +162,7 @@ class SouringTest {
     Brew nettle = Kitchens.brew(fermented("nettle-leaf"));
     Prediction p = nettle.predict(0.6, Facts.NONE);
     Verdict verdict =
-        Keeping.inFridge(START, ZoneOffset.UTC, School.CAREFUL)
+        Kept.inFridge(START, ZoneOffset.UTC, School.CAREFUL)
             .judge(nettle, p, START.plusSeconds(49 * 3600));
     assertThat(verdict.keepingClass()).isEqualTo(KeepingClass.INFUSION);
     assertThat(verdict.useNow()).isTrue();
@@ -187,8 +187,7 @@ class SouringTest {
       facts = facts.withPh(read);
     }
     Prediction p = barley.predict(0.6, Facts.NONE.with(1, facts));
-    Verdict verdict =
-        Keeping.inFridge(START, ZoneOffset.UTC, School.CAREFUL).judge(barley, p, START);
+    Verdict verdict = Kept.inFridge(START, ZoneOffset.UTC, School.CAREFUL).judge(barley, p, START);
     assertThat(verdict.keepingClass()).isEqualTo(expected);
     // Its hours are forgiven only when it has.
     assertThat(verdict.useNow()).isEqualTo(expected == KeepingClass.STARCH);
@@ -202,7 +201,7 @@ class SouringTest {
     assertThat(p.heat().soured()).isTrue();
     StepFacts watered = StepFacts.NONE.withWater(3000, 20);
     Verdict verdict =
-        Keeping.inFridge(START, ZoneOffset.UTC, School.CAREFUL)
+        Kept.inFridge(START, ZoneOffset.UTC, School.CAREFUL)
             .judge(ferment, ferment.predict(0.5, Facts.NONE.with(last, watered)), START);
     assertThat(verdict.keepingClass()).isEqualTo(KeepingClass.STARCH);
   }

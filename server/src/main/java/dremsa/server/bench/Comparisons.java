@@ -10,6 +10,7 @@ import dremsa.server.accounts.Household;
 import dremsa.server.bench.RunJson.ComparedFigure;
 import dremsa.server.bench.RunJson.ComparedStep;
 import dremsa.server.bench.RunJson.Comparison;
+import dremsa.server.kitchens.Kitchens;
 import dremsa.server.wire.PredictionJson;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -22,7 +23,10 @@ import org.springframework.stereotype.Component;
 class Comparisons {
   private final Runs runs;
 
-  Comparisons(Runs runs) {
+  private final Kitchens kitchens;
+
+  Comparisons(Runs runs, Kitchens kitchens) {
+    this.kitchens = kitchens;
     this.runs = runs;
   }
 
@@ -68,9 +72,13 @@ class Comparisons {
         real.finished().band().map(Thickness::words).orElse(""));
   }
 
-  private static LocalDate lastDay(Household household, Batch batch, Runs.Run planned) {
+  private LocalDate lastDay(Household household, Batch batch, Runs.Run planned) {
     Instant bottled = Moment.after(batch.startedAt(), planned.prediction().heat().bottledMinute());
-    return Keeping.inFridge(batch.startedAt(), household.zone(), household.school())
+    return Keeping.inFridge(
+            batch.startedAt(),
+            household.zone(),
+            household.school(),
+            kitchens.climates(household.id()))
         .withInherited(List.copyOf(planned.ages().values()))
         .judge(planned.brew(), planned.prediction(), bottled)
         .lastDay();

@@ -13,6 +13,7 @@ import dremsa.server.bench.RunJson.CoolingLandmark;
 import dremsa.server.bench.RunJson.CoolingLine;
 import dremsa.server.bench.RunJson.CoolingView;
 import dremsa.server.http.Problem;
+import dremsa.server.kitchens.Kitchens;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,8 +26,10 @@ class CoolingWays {
   private final Runs runs;
   private final Log log;
   private final Households households;
+  private final Kitchens kitchens;
 
-  CoolingWays(Runs runs, Log log, Households households) {
+  CoolingWays(Runs runs, Log log, Households households, Kitchens kitchens) {
+    this.kitchens = kitchens;
     this.runs = runs;
     this.log = log;
     this.households = households;
@@ -63,10 +66,13 @@ class CoolingWays {
     return new CoolingView(index, ((Cool) steps.get(index)).toC(), ways, yardstick);
   }
 
-  private static Verdict judge(
-      Household household, Batch batch, Runs.Run run, Cooling.Choice choice) {
+  private Verdict judge(Household household, Batch batch, Runs.Run run, Cooling.Choice choice) {
     Instant bottled = Moment.after(batch.startedAt(), choice.prediction().heat().bottledMinute());
-    return Keeping.inFridge(batch.startedAt(), household.zone(), household.school())
+    return Keeping.inFridge(
+            batch.startedAt(),
+            household.zone(),
+            household.school(),
+            kitchens.climates(household.id()))
         .withInherited(List.copyOf(run.ages().values()))
         .judge(run.brew().with(choice.formula()), choice.prediction(), bottled);
   }

@@ -31,6 +31,7 @@ import dremsa.server.bench.RunJson.StepRecord;
 import dremsa.server.bench.RunJson.WindowMoments;
 import dremsa.server.containers.Containers;
 import dremsa.server.history.History;
+import dremsa.server.kitchens.Kitchens;
 import dremsa.server.predictions.Predictions;
 import dremsa.server.wire.PredictionJson;
 import java.time.Instant;
@@ -54,6 +55,7 @@ class RunViews {
   private final Households households;
   private final History history;
   private final Containers containers;
+  private final Kitchens kitchens;
 
   RunViews(
       BatchRepository repository,
@@ -66,7 +68,9 @@ class RunViews {
       Predictions predictions,
       Households households,
       History history,
-      Containers containers) {
+      Containers containers,
+      Kitchens kitchens) {
+    this.kitchens = kitchens;
     this.repository = repository;
     this.photos = photos;
     this.runs = runs;
@@ -216,6 +220,7 @@ class RunViews {
             household.zone(),
             household.school(),
             false,
+            kitchens.climates(household.id()),
             run.ages(),
             Wearer.ADULT,
             household.measureSystem(),

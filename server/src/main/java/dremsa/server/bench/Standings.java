@@ -11,6 +11,7 @@ import dremsa.core.keep.Verdict;
 import dremsa.server.accounts.Household;
 import dremsa.server.bench.RunJson.DayLine;
 import dremsa.server.bench.RunJson.StandingLine;
+import dremsa.server.kitchens.Kitchens;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -26,6 +27,12 @@ class Standings {
 
   /** From so long on a step is looked at by the day. */
   private static final double LONG_MIN = 8 * 60;
+
+  private final Kitchens kitchens;
+
+  Standings(Kitchens kitchens) {
+    this.kitchens = kitchens;
+  }
 
   Optional<StandingLine> of(Household household, Batch batch, Runs.Run run, Instant now) {
     Step step = run.brew().formula().steps().get(batch.step());
@@ -45,7 +52,11 @@ class Standings {
             ? Optional.of(Ripening.of(run.facts().of(batch.step()), run.brew().kitchen(), elapsed))
             : Optional.empty();
     Verdict verdict =
-        Keeping.inFridge(batch.startedAt(), household.zone(), household.school())
+        Keeping.inFridge(
+                batch.startedAt(),
+                household.zone(),
+                household.school(),
+                kitchens.climates(household.id()))
             .withInherited(List.copyOf(run.ages().values()))
             .judge(run.brew(), run.prediction(), now);
     boolean budget = !Double.isInfinite(verdict.budgetHours());

@@ -13,6 +13,9 @@ import org.springframework.stereotype.Component;
 /** The kitchen in a backup. */
 @Component
 class KeptKitchens implements KeptTables {
+  /** Once a day for a hundred years. */
+  private static final int MOST_SETTINGS = 40_000;
+
   private final Kitchens kitchens;
   private final Stored stored;
 
@@ -30,12 +33,23 @@ class KeptKitchens implements KeptTables {
                 Column.json("content", text -> stored.checked(text, KitchenJson.class).toCore()),
                 Column.schema(),
                 Column.version())
-            .atMost(1));
+            .atMost(1),
+        KeptTable.of(
+                "kitchen_climate",
+                "from_at",
+                Column.id(),
+                Column.moment("from_at"),
+                Column.number("room_celsius", -5, 45),
+                Column.number("fridge_celsius", 0, 15),
+                Column.number("freezer_celsius", -40, -5),
+                Column.moment("made_at"))
+            .atMost(MOST_SETTINGS));
   }
 
   @Override
   public void open(UUID household, Instant now) {
     kitchens.of(household);
     kitchens.versioned(household);
+    kitchens.climates(household);
   }
 }

@@ -1,5 +1,6 @@
 package dremsa.server.kitchens;
 
+import dremsa.core.keep.Climates;
 import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.measure.MeasureSystem;
@@ -8,7 +9,9 @@ import dremsa.server.accounts.Households;
 import dremsa.server.http.Problem;
 import dremsa.server.wire.KitchenJson;
 import dremsa.server.wire.Stored;
+import java.time.LocalDate;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -20,10 +23,13 @@ public class Kitchens {
   private final KitchenRepository repository;
   private final Households households;
   private final Stored stored;
+  private final PlaceClimates climates;
 
-  Kitchens(KitchenRepository repository, Households households, Stored stored) {
+  Kitchens(
+      KitchenRepository repository, Households households, Stored stored, PlaceClimates climates) {
     this.repository = repository;
     this.households = households;
+    this.climates = climates;
     this.stored = stored;
   }
 
@@ -35,6 +41,11 @@ public class Kitchens {
         .findById(household)
         .map(row -> stored.kitchen(row.content(), row.schemaVersion()))
         .orElseGet(() -> usual(household));
+  }
+
+  /** How warm the places are in which its bottles stand, and were. */
+  public Climates climates(UUID household) {
+    return climates.of(household, of(household).climate());
   }
 
   Versioned versioned(UUID household) {
@@ -58,21 +69,42 @@ public class Kitchens {
     Kitchen usual = Kitchen.usual(event.measures());
     Climate climate = new Climate(event.roomC(), event.fridgeC(), usual.climate().freezerC());
     Kitchen kitchen = usual.withClimate(climate).withLargestJar(event.largestJarMl());
-    save(event.household(), KitchenJson.of(kitchen), 0);
+    write(event.household(), KitchenJson.of(kitchen));
+  }
+
+  /** Sets a household's kitchen up or changes it, from today on. */
+  @Transactional
+  public void save(UUID household, KitchenJson kitchen, long expected) {
+    save(household, kitchen, expected, null);
   }
 
   /**
    * Sets a household's kitchen up or changes it.
    *
    * @param expected the version that was changed
+   * @param since the first day on which it was as warm as this; null for today
    */
   @Transactional
-  public void save(UUID household, KitchenJson kitchen, long expected) {
-    KitchenRow row = repository.findById(household).orElse(null);
-    if ((row == null ? 0 : row.version() + 1) != expected) {
+  public void save(UUID household, KitchenJson kitchen, long expected, @Nullable LocalDate since) {
+    Versioned present = versioned(household);
+    if (present.version() != expected) {
       throw Problem.conflict(
           "Somebody changed the kitchen meanwhile. Look at it again, then repeat.");
     }
+    write(household, kitchen);
+    climates.changed(
+        household, present.kitchen().toCore().climate(), kitchen.toCore().climate(), since);
+  }
+
+  /** Takes a setting of the places' warmth off the record. */
+  @Transactional
+  public void climateTakenBack(UUID household, UUID id) {
+    Climate now = climates.takenBack(household, id);
+    write(household, KitchenJson.of(of(household).withClimate(now)));
+  }
+
+  private void write(UUID household, KitchenJson kitchen) {
+    KitchenRow row = repository.findById(household).orElse(null);
     String content = stored.write(kitchen);
     if (row == null) {
       repository.saveAndFlush(new KitchenRow(household, content, Stored.VERSION));

@@ -3,6 +3,7 @@ package dremsa.server.predictions;
 import dremsa.core.brew.Brew;
 import dremsa.core.check.Wearer;
 import dremsa.core.formula.Formula;
+import dremsa.core.keep.Climates;
 import dremsa.core.keep.School;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.server.accounts.Household;
@@ -156,6 +157,9 @@ class PredictionController {
             household.zone(),
             question.school() == null ? household.school() : question.school(),
             Boolean.TRUE.equals(question.cleanWorking()),
+            question.kitchen() == null
+                ? kitchens.climates(household.id())
+                : Climates.always(brew.kitchen().climate()),
             planned.ages(),
             question.wearer() == null ? Wearer.ADULT : question.wearer(),
             household.measureSystem(),

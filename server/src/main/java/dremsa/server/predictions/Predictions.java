@@ -9,6 +9,7 @@ import dremsa.core.check.Wearer;
 import dremsa.core.fill.ContainerSet;
 import dremsa.core.fill.Filling;
 import dremsa.core.formula.Branch;
+import dremsa.core.keep.Climates;
 import dremsa.core.keep.Inherited;
 import dremsa.core.keep.Keeping;
 import dremsa.core.keep.School;
@@ -42,6 +43,7 @@ public class Predictions {
    * For whom and by which rules.
    *
    * @param start when the first step begins or began
+   * @param climates of the places where it will stand
    * @param ages of the brews poured in, by the material that names them
    * @param pricePerGram by ingredient key; null when the cost is not asked for
    * @param shopPer100Ml the shop's price; null without one
@@ -53,6 +55,7 @@ public class Predictions {
       ZoneId zone,
       School school,
       boolean cleanWorking,
+      Climates climates,
       Map<String, Inherited> ages,
       Wearer wearer,
       MeasureSystem measures,
@@ -60,9 +63,10 @@ public class Predictions {
       @Nullable Double shopPer100Ml,
       Fill fill,
       boolean withRanges) {
-    /** How it keeps in the fridge. */
+    /** How it keeps in the fridge, in the bottles that it is measured for. */
     Keeping keeping() {
-      return Keeping.inFridge(start, zone, school)
+      return Keeping.inFridge(start, zone, school, climates)
+          .filledInto(fill.bottleMl())
           .withInherited(List.copyOf(ages.values()))
           .withCleanWorking(cleanWorking);
     }
@@ -77,6 +81,11 @@ public class Predictions {
     /** A way of a divided batch takes what is free; nothing was measured for it alone. */
     Fill ofWay() {
       return new Fill(new Target.FullPot(), own, now);
+    }
+
+    /** The size of the bottles that were asked for; NaN where only an amount was. */
+    private double bottleMl() {
+      return target instanceof Target.Bottles bottles ? bottles.sizeMl() : Double.NaN;
     }
 
     private PredictionJson.FillingJson of(Batched batch) {

@@ -244,14 +244,9 @@ class BottleEventController {
       case SCHOOL ->
           then =
               () ->
-                  new Keeping(
-                      keeping.start(),
-                      keeping.zone(),
-                      need("school", form.school()),
-                      keeping.place(),
-                      keeping.events(),
-                      keeping.inherited(),
-                      Boolean.TRUE.equals(form.cleanWorking()));
+                  keeping
+                      .by(need("school", form.school()))
+                      .withCleanWorking(Boolean.TRUE.equals(form.cleanWorking()));
       default -> throw new AssertionError(form.what());
     }
     return new WhatIf(

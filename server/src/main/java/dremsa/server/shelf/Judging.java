@@ -10,6 +10,7 @@ import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.bench.BatchRecord;
 import dremsa.server.bench.Runs;
+import dremsa.server.kitchens.Kitchens;
 import dremsa.server.reminders.Due;
 import dremsa.server.reminders.Reminders;
 import dremsa.server.wire.ContentsJson;
@@ -43,6 +44,7 @@ class Judging {
   private final Households households;
   private final Reminders reminders;
   private final Stored stored;
+  private final Kitchens kitchens;
 
   Judging(
       BottleRepository repository,
@@ -51,7 +53,9 @@ class Judging {
       Runs runs,
       Households households,
       Reminders reminders,
-      Stored stored) {
+      Stored stored,
+      Kitchens kitchens) {
+    this.kitchens = kitchens;
     this.repository = repository;
     this.events = events;
     this.fridge = fridge;
@@ -168,7 +172,9 @@ class Judging {
             bottle.firstPlace(),
             all,
             batch.inherited(),
-            bottle.cleanWorking()));
+            bottle.cleanWorking(),
+            kitchens.climates(bottle.householdId()),
+            bottle.sizeMl()));
   }
 
   private void keepEvent(BottleEvent event, List<KeepEvent> into) {

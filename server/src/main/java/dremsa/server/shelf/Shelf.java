@@ -13,6 +13,8 @@ import dremsa.server.history.Happening;
 import dremsa.server.history.History;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
+import dremsa.server.kitchens.ClimateChanged;
+import dremsa.server.kitchens.Kitchens;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -33,13 +35,16 @@ public class Shelf {
   private final Households households;
   private final History history;
   private final Containers containers;
+  private final Kitchens kitchens;
 
   Shelf(
       BottleRepository repository,
       Judging judging,
       Households households,
       History history,
-      Containers containers) {
+      Containers containers,
+      Kitchens kitchens) {
+    this.kitchens = kitchens;
     this.repository = repository;
     this.judging = judging;
     this.households = households;
@@ -96,6 +101,29 @@ public class Shelf {
     repository.deleteAll(bottles);
   }
 
+  /** The places are as warm as was not known before: what stands is judged anew. */
+  @EventListener
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void climateChanged(ClimateChanged event) {
+    UUID change = UUID.randomUUID();
+    for (Bottle bottle :
+        repository.findByHouseholdIdAndStatus(event.household(), Bottle.Status.STANDING)) {
+      LocalDate before = bottle.lastDay();
+      judging.saved(bottle, event.at());
+      if (!bottle.lastDay().equals(before)) {
+        history.note(
+            event.household(),
+            bottle.batchId(),
+            bottle.id(),
+            change,
+            event.at(),
+            Happening.Kind.FRIDGE_WARM,
+            null,
+            "kitchen: " + event.words());
+      }
+    }
+  }
+
   /** What a brew took from a bottle. */
   @EventListener
   @Transactional(propagation = Propagation.MANDATORY)
@@ -128,7 +156,8 @@ public class Shelf {
   /** How long a batch keeps that is filled into bottles and put into the fridge. */
   Verdict judge(UUID household, BatchRecord batch, Instant now) {
     Household keeper = households.of(household);
-    return Keeping.inFridge(batch.startedAt(), keeper.zone(), keeper.school())
+    return Keeping.inFridge(
+            batch.startedAt(), keeper.zone(), keeper.school(), kitchens.climates(household))
         .withInherited(batch.inherited())
         .judge(batch.brew(), batch.prediction(), now);
   }
