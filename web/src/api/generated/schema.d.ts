@@ -1598,15 +1598,10 @@ export interface components {
         };
         ClassView: {
             /** @enum {string} */
-            keepingClass: "RAW_JUICE" | "FRESH_INFUSION" | "GEL" | "INFUSION" | "FERMENT" | "STARCH_HEATED" | "STARCH" | "PASTE" | "CONDITIONER" | "PRESERVED" | "PRESERVED_RICH" | "SPIRIT" | "OIL" | "OIL_WET";
+            keepingClass: "RAW_JUICE" | "FRESH_INFUSION" | "GEL" | "INFUSION" | "FERMENT" | "STARCH_HEATED" | "STARCH" | "PASTE" | "CONDITIONER" | "PRESERVED" | "PRESERVED_RICH" | "GLYCERIN" | "VINEGAR" | "SPIRIT" | "OIL" | "OIL_WET";
             words: string;
             schools: components["schemas"]["KeepsView"][];
-            /** Format: double */
-            publishedDays?: number;
-            /** Format: double */
-            roomHours?: number;
-            /** Format: double */
-            freezerDays: number;
+            freezer: components["schemas"]["FigureJson"];
         };
         ClimateLine: {
             /** Format: uuid */
@@ -2151,10 +2146,10 @@ export interface components {
         KeepsView: {
             /** @enum {string} */
             school: "CAREFUL" | "PRACTICE";
-            /** Format: double */
-            budgetDays?: number;
-            /** Format: double */
-            capDays: number;
+            budget?: components["schemas"]["FigureJson"];
+            cap: components["schemas"]["FigureJson"];
+            published?: components["schemas"]["FigureJson"];
+            room?: components["schemas"]["FigureJson"];
         };
         KeptBy: {
             /** @enum {string} */
@@ -2543,7 +2538,7 @@ export interface components {
         };
         ParameterView: {
             /** @enum {string} */
-            id: "HEAT_LOSS" | "ICE_BATH_LOSS" | "WATER_HEAT" | "PLANT_HEAT" | "OIL_HEAT" | "EVAPORATION" | "AIR_HUMIDITY" | "COVER" | "LID" | "ROLLING_BOIL" | "GENTLE_BOIL" | "SIMMER" | "POURED_WATER" | "CLOTH_KEEPS" | "SQUEEZE" | "FAST_RATE" | "EXTRACTION_ENERGY" | "SPIRIT_SOLVENT" | "OIL_SOLVENT" | "GUM_TIME" | "GUM_EXPONENT" | "GUM_ENERGY" | "BATH_TEMPERATURE" | "BATH_LAG" | "FERMENT_TIME" | "FERMENT_END";
+            id: "HEAT_LOSS" | "ICE_BATH_LOSS" | "WATER_HEAT" | "PLANT_HEAT" | "OIL_HEAT" | "EVAPORATION" | "AIR_HUMIDITY" | "COVER" | "LID" | "ROLLING_BOIL" | "GENTLE_BOIL" | "SIMMER" | "POURED_WATER" | "CLOTH_KEEPS" | "SQUEEZE" | "FAST_RATE" | "EXTRACTION_ENERGY" | "SPIRIT_SOLVENT" | "OIL_SOLVENT" | "PLANT_EXCHANGE" | "GUM_TIME" | "GUM_EXPONENT" | "GUM_ENERGY" | "BATH_TEMPERATURE" | "BATH_LAG" | "FERMENT_TIME" | "FERMENT_END";
             words: string;
             figure: components["schemas"]["FigureJson"];
             standard: components["schemas"]["FigureJson"];
@@ -3127,7 +3122,7 @@ export interface components {
         };
         VerdictJson: {
             /** @enum {string} */
-            keepingClass: "RAW_JUICE" | "FRESH_INFUSION" | "GEL" | "INFUSION" | "FERMENT" | "STARCH_HEATED" | "STARCH" | "PASTE" | "CONDITIONER" | "PRESERVED" | "PRESERVED_RICH" | "SPIRIT" | "OIL" | "OIL_WET";
+            keepingClass: "RAW_JUICE" | "FRESH_INFUSION" | "GEL" | "INFUSION" | "FERMENT" | "STARCH_HEATED" | "STARCH" | "PASTE" | "CONDITIONER" | "PRESERVED" | "PRESERVED_RICH" | "GLYCERIN" | "VINEGAR" | "SPIRIT" | "OIL" | "OIL_WET";
             classWords: string;
             /** @enum {string} */
             school: "CAREFUL" | "PRACTICE";

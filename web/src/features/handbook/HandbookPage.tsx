@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Handbook, Material, MethodView } from '../../api/client';
 import { useHandbook, useMaterials, useMethods } from '../../api/queries';
-import { duration, figure } from '../../app/format';
+import { duration } from '../../app/format';
 import { Failed, Waiting } from '../../app/states';
 import { figureWords } from './figures';
 
@@ -149,26 +149,7 @@ function general(h: Handbook): Entry[] {
       ),
     ),
     ...h.beliefs.map((b, i) => plain('Beliefs', `belief-${i}`, b.claim, b.answer)),
-    ...h.keepingClasses.map((k) => {
-      const by = k.schools
-        .map(
-          (s) =>
-            `${s.school.toLowerCase()}: ${s.budgetDays != null ? `${figure(s.budgetDays)} days of life at 5 °C, ` : ''}at most ${figure(s.capDays)} days after straining`,
-        )
-        .join('; ');
-      const room =
-        k.roomHours == null
-          ? 'no shorter at room temperature'
-          : k.roomHours === 0
-            ? 'at room temperature for use at once'
-            : `${figure(k.roomHours)} h at room temperature`;
-      return plain(
-        'How long it keeps',
-        `keep-${k.keepingClass}`,
-        k.words,
-        `${by}; ${room}; frozen ${figure(k.freezerDays)} days${k.publishedDays != null ? `; published figure ${figure(k.publishedDays)} days` : ''}.`,
-      );
-    }),
+    ...h.keepingClasses.map(keeping),
     ...h.wearers.map((w) =>
       plain(
         'Essential oils by head',
@@ -180,6 +161,36 @@ function general(h: Handbook): Entry[] {
       ),
     ),
   ];
+}
+
+/** How long a class keeps, each figure with its range and where it comes from. */
+function keeping(k: Handbook['keepingClasses'][number]): Entry {
+  const rows = k.schools.flatMap((s) => {
+    const by = `${s.school.toLowerCase()} school`;
+    return [
+      s.budget && [`Life at 5 °C, ${by}`, figureWords(s.budget)],
+      [`At most after straining, ${by}`, figureWords(s.cap)],
+    ].filter((row): row is [string, string] => Boolean(row));
+  });
+  const first = k.schools[0];
+  if (first?.room) rows.push(['At room temperature', figureWords(first.room)]);
+  if (first?.published) rows.push(['Published figure', figureWords(first.published)]);
+  rows.push(['Frozen', figureWords(k.freezer)]);
+  return {
+    id: `keep-${k.keepingClass}`,
+    part: 'How long it keeps',
+    title: k.words,
+    text: rows.flat().join(' '),
+    body: (
+      <ul className="plain">
+        {rows.map(([what, said]) => (
+          <li key={what}>
+            <b>{what}:</b> {said}
+          </li>
+        ))}
+      </ul>
+    ),
+  };
 }
 
 function schools(methods: MethodView[]): Entry[] {

@@ -196,7 +196,7 @@ class LawsTest {
         assertThat(after.lastDay()).isBeforeOrEqualTo(before.lastDay());
         before = after;
       }
-      double cap = before.keepingClass().capHours(school);
+      double cap = before.keepingClass().cap(school).value() * 24;
       Instant strained = START.plusMillis(Math.round(p.heat().strainedMinute() * 60_000));
       assertThat(before.runsOut())
           .isBeforeOrEqualTo(strained.plusMillis(Math.round(cap * 3_600_000) + 1));

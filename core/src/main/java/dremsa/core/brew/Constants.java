@@ -38,6 +38,7 @@ final class Constants {
   final double gumRate;
   final double gumExponent;
   final double gumEnergyOverR;
+  final double exchangeMinutes;
   final double bathC;
   final double bathLag;
   final Kitchen kitchen;
@@ -73,6 +74,7 @@ final class Constants {
     gumRate = 1 / (p.value(Parameter.GUM_TIME) * arrhenius(Water.BOILING_C));
     gumExponent = p.value(Parameter.GUM_EXPONENT);
     gumEnergyOverR = p.value(Parameter.GUM_ENERGY) * 1000 / R;
+    exchangeMinutes = p.value(Parameter.PLANT_EXCHANGE) * 60;
     bathC = p.value(Parameter.BATH_TEMPERATURE);
     bathLag = p.value(Parameter.BATH_LAG);
     this.kitchen = kitchen;
@@ -93,9 +95,12 @@ final class Constants {
     return Math.pow(power, 1 / gumExponent);
   }
 
-  /** mPa·s of water with gum in it. */
-  double thickness(double rootPercent, double celsius) {
-    double thin = Water.viscosity(celsius);
+  /**
+   * mPa·s of a liquid with gum in it.
+   *
+   * @param thin of the liquid without it, mPa·s
+   */
+  double thickness(double thin, double rootPercent, double celsius) {
     if (rootPercent == 0) {
       return thin;
     }

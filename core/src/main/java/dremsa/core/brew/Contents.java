@@ -1,5 +1,6 @@
 package dremsa.core.brew;
 
+import dremsa.core.acid.Acid;
 import dremsa.core.acid.Sourness;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
@@ -14,11 +15,13 @@ import java.util.Set;
  *
  * @param water g, with what is dissolved in it
  * @param ethanol g
+ * @param ethanolSure g, the least that is believable: weak spirit, wet plants
  * @param glycerin g
  * @param oil g
  * @param juice g
  * @param other g, what is none of these: additives, the solids of a conditioner
- * @param solids g of plant left in it
+ * @param solids g of plant left in it, its own water included
+ * @param waterOfSolids g of water in them that has not come out yet
  * @param sourness its acids and bases, what souring gave included
  * @param gums dissolved, by plant
  * @param preservatives stirred in
@@ -27,11 +30,13 @@ import java.util.Set;
 public record Contents(
     double water,
     double ethanol,
+    double ethanolSure,
     double glycerin,
     double oil,
     double juice,
     double other,
     double solids,
+    double waterOfSolids,
     Sourness sourness,
     List<Gum> gums,
     List<Preserver> preservatives,
@@ -44,7 +49,7 @@ public record Contents(
 
   /** Nothing at all. */
   public static final Contents NONE =
-      new Contents(0, 0, 0, 0, 0, 0, 0, Sourness.NONE, List.of(), List.of(), Set.of());
+      new Contents(0, 0, 0, 0, 0, 0, 0, 0, 0, Sourness.NONE, List.of(), List.of(), Set.of());
 
   /**
    * Dissolved gum.
@@ -79,7 +84,9 @@ public record Contents(
     /** Starch that soured on purpose, surely as far as pH 4.6. */
     FERMENTED,
     /** A shop base, its own preservative diluted. */
-    CONDITIONER
+    CONDITIONER,
+    /** A shop base with hardly anything stirred in. */
+    CONDITIONER_WHOLE
   }
 
   public Contents {
@@ -98,15 +105,34 @@ public record Contents(
     return water + ethanol + glycerin + oil + juice + other;
   }
 
-  /** mL at 20 °C; contraction of spirit with water is neglected. */
+  /** mL at 20 °C. */
   public double millilitres() {
-    return Pot.millilitres(water, ethanol, glycerin, oil, juice, other) + solids / SOLID_DENSITY;
+    return Solvent.millilitres(water, ethanol, glycerin, oil, juice, other)
+        + solids / SOLID_DENSITY;
   }
 
   /** Percent by volume of the liquid. */
   public double alcoholPercent() {
-    double volume = Pot.millilitres(water, ethanol, glycerin, oil, juice, other);
-    return volume <= 0 ? 0 : 100 * ethanol / Pot.ETHANOL_DENSITY / volume;
+    double volume = Solvent.millilitres(water, ethanol, glycerin, oil, juice, other);
+    return volume <= 0 ? 0 : 100 * ethanol / Solvent.ETHANOL_DENSITY / volume;
+  }
+
+  /**
+   * Percent by volume that are surely there: of the weakest spirit that is believable, when all
+   * plant in it has given its water.
+   */
+  public double alcoholSurely() {
+    double weaker = water + (ethanol - ethanolSure) + waterOfSolids;
+    double volume = Solvent.millilitres(weaker, ethanolSure, glycerin, oil, juice, other);
+    return volume <= 0 ? 0 : 100 * ethanolSure / Solvent.ETHANOL_DENSITY / volume;
+  }
+
+  /** Acetic acid that is surely there, g in 100 mL of its liquid. */
+  public double aceticPercentSurely() {
+    double volume =
+        Solvent.millilitres(water + waterOfSolids, ethanol, glycerin, oil, juice, other);
+    double grams = sourness.leastSour().moles(Acid.ACETIC) * Acid.ACETIC.molarMass();
+    return volume <= 0 ? 0 : 100 * grams / volume;
   }
 
   /** Share of the liquid's mass that is oil. */
@@ -160,7 +186,7 @@ public record Contents(
     for (Gum gum : gums) {
       root += k.gumRoot(gum.power()) * 100 * share(gum.grams(), liquid());
     }
-    return k.thickness(root, celsius);
+    return k.thickness(Solvent.viscosity(water + juice, ethanol, glycerin, celsius), root, celsius);
   }
 
   public boolean has(Trait trait) {
@@ -172,11 +198,13 @@ public record Contents(
     return new Contents(
         water * factor,
         ethanol * factor,
+        ethanolSure * factor,
         glycerin * factor,
         oil * factor,
         juice * factor,
         other * factor,
         solids * factor,
+        waterOfSolids * factor,
         sourness.times(factor),
         gums.stream().map(gum -> new Gum(gum.grams() * factor, gum.power())).toList(),
         preservatives.stream()
@@ -193,7 +221,19 @@ public record Contents(
   /** The same brew, had nobody stirred a preservative in. */
   public Contents unpreserved() {
     return new Contents(
-        water, ethanol, glycerin, oil, juice, other, solids, sourness, gums, List.of(), traits);
+        water,
+        ethanol,
+        ethanolSure,
+        glycerin,
+        oil,
+        juice,
+        other,
+        solids,
+        waterOfSolids,
+        sourness,
+        gums,
+        List.of(),
+        traits);
   }
 
   /** The two poured together. */
@@ -201,14 +241,20 @@ public record Contents(
     EnumSet<Trait> both = EnumSet.noneOf(Trait.class);
     both.addAll(traits);
     both.addAll(more.traits);
+    boolean diluted = !(traits.equals(more.traits) || liquid() == 0 || more.liquid() == 0);
+    if (diluted && both.remove(Trait.CONDITIONER_WHOLE)) {
+      both.add(Trait.CONDITIONER);
+    }
     return new Contents(
         water + more.water,
         ethanol + more.ethanol,
+        ethanolSure + more.ethanolSure,
         glycerin + more.glycerin,
         oil + more.oil,
         juice + more.juice,
         other + more.other,
         solids + more.solids,
+        waterOfSolids + more.waterOfSolids,
         sourness.plus(more.sourness),
         joined(gums, more.gums),
         joined(preservatives, more.preservatives),

@@ -6,6 +6,7 @@ import dremsa.core.material.AcidOf;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Property;
+import dremsa.core.measure.Figure;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -13,14 +14,13 @@ import java.util.Set;
 
 /** The state of a vessel while a formula runs. Mutable; lives for one prediction. */
 final class Pot {
-  static final double ETHANOL_DENSITY = 0.7893;
-  private static final double GLYCERIN_DENSITY = 1.26;
-  private static final double OIL_DENSITY = 0.915;
-  private static final double WATER_DENSITY = Water.density(20);
-  private static final double JUICE_DENSITY = 1.01;
-
   /** At the boil this long, what was raw counts as cooked; common practice. */
   private static final double BOILED_MINUTES = 5;
+
+  private static final double USUAL_SPIRIT = 40;
+
+  /** Diluted by less than this a shop base is what it was; our estimate. */
+  private static final double WHOLE = 0.95;
 
   private final Constants k;
 
@@ -30,6 +30,10 @@ final class Pot {
 
   double water;
   double ethanol;
+
+  /** The least ethanol that is believable: weak spirit, wet plants. */
+  double ethanolSure;
+
   double glycerin;
   double oil;
   double juice;
@@ -100,8 +104,13 @@ final class Pot {
     /** Share of its dissolved gum that ran off with the liquid. */
     double gumShare = 1;
 
-    /** Water of a fresh plant that blending set free, g. */
+    /** Water of a fresh plant that came into the liquid, g. */
     double released;
+
+    /** Of that, what liquid took the place of in the plant. */
+    double exchanged;
+
+    private final double waterShare;
 
     private final double fast;
     private final double slow;
@@ -116,20 +125,33 @@ final class Pot {
       this.material = material;
       this.grams = grams;
       this.addedAt = addedAt;
+      this.waterShare = material.kind().isFresh() ? material.value(Property.WATER_SHARE, 0.85) : 0;
       this.sour = AcidOf.gram(material);
       this.fast = material.value(Property.FAST_SHARE, 0.3);
       this.slow = material.value(Property.SLOW_RATE, 0.01);
       this.gumYield = material.value(Property.GUM_YIELD, 0);
       this.gumRoot = gumYield == 0 ? 0 : k.gumRoot(material.value(Property.GUM_POWER, 0));
     }
+
+    /** Water that it came with, g; none for a dried one. */
+    double water() {
+      return grams * waterShare;
+    }
   }
 
+  /** Of a shop base, reckoned like {@link #sour}. */
+  private double shopBase;
+
+  /** Water of plant that came with a brew poured in, reckoned like {@link #sour}. */
+  private double pouredPlantWater;
+
   void add(int ingredient, Material material, double grams) {
-    double density = material.density();
     switch (material.kind()) {
       case SPIRIT -> {
-        double share = material.value(Property.ALCOHOL, 40) / 100 * ETHANOL_DENSITY / density;
+        Figure strength = material.figures().get(Property.ALCOHOL);
+        double share = Solvent.ethanolShare(strength == null ? USUAL_SPIRIT : strength.value());
         ethanol += grams * share;
+        ethanolSure += grams * (strength == null ? 0 : Solvent.ethanolShare(strength.low()));
         water += grams * (1 - share);
       }
       case GLYCERIN -> glycerin += grams;
@@ -143,6 +165,7 @@ final class Pot {
         double share = material.value(Property.WATER_SHARE, 0.85);
         water += grams * share;
         other += grams * (1 - share);
+        shopBase += grams / left;
         traits.add(Contents.Trait.CONDITIONER);
       }
       case PRESERVATIVE -> {
@@ -150,7 +173,11 @@ final class Pot {
         boolean tooHot = celsius > material.value(Property.MAX_TEMPERATURE, 100) + 0.5;
         preservatives.add(new Contents.Preserver(material, grams / left, tooHot));
       }
-      case POWDER_ADDITIVE -> other += grams;
+      case POWDER_ADDITIVE -> {
+        other += grams;
+        thicken(
+            grams * material.value(Property.GUM_YIELD, 0), material.value(Property.GUM_POWER, 0));
+      }
       default -> {
         if (material.kind().isFresh()) {
           traits.add(Contents.Trait.FRESH_PLANT);
@@ -187,11 +214,12 @@ final class Pot {
     boolean first = sour == Sourness.NONE && plants.isEmpty();
     dissolve(brew.sourness(), 1);
     phRead = first && brew.sourness().read();
-    for (Contents.Gum gum : brew.gums()) {
-      pouredGum += gum.grams();
-      pouredGumRoot += gum.grams() * k.gumRoot(gum.power());
-      pouredGums.add(new Contents.Gum(gum.grams() / left, gum.power()));
+    ethanolSure += brew.ethanolSure();
+    pouredPlantWater += brew.waterOfSolids() / left;
+    if (brew.has(Contents.Trait.CONDITIONER_WHOLE)) {
+      shopBase += brew.grams() / left;
     }
+    brew.gums().forEach(gum -> thicken(gum.grams(), gum.power()));
     for (Contents.Preserver p : brew.preservatives()) {
       preservatives.add(new Contents.Preserver(p.material(), p.grams() / left, p.tooHot()));
     }
@@ -199,6 +227,7 @@ final class Pot {
       switch (trait) {
         case RAW_JUICE -> juiceBoiled = boiledMinutes;
         case FRESH_UNBOILED -> freshBoiled = boiledMinutes;
+        case CONDITIONER_WHOLE -> traits.add(Contents.Trait.CONDITIONER);
         default -> traits.add(trait);
       }
     }
@@ -208,9 +237,18 @@ final class Pot {
     }
   }
 
+  /** A gum that is dissolved at once: a powder stirred in, or what a brew brought along. */
+  private void thicken(double grams, double power) {
+    if (grams > 0) {
+      pouredGum += grams;
+      pouredGumRoot += grams * k.gumRoot(power);
+      pouredGums.add(new Contents.Gum(grams / left, power));
+    }
+  }
+
   /** Plain water poured in beside the formula. */
   void pourWater(double millilitres, double atC) {
-    double grams = millilitres * WATER_DENSITY;
+    double grams = millilitres * Solvent.WATER_DENSITY;
     double before = heatCapacity() * celsius;
     water += grams;
     poured += grams;
@@ -222,30 +260,21 @@ final class Pot {
     return water + ethanol + glycerin + oil + juice + other;
   }
 
-  /** Volume of the liquid, mL at 20 °C; contraction of spirit with water is neglected. */
+  /** Volume of the liquid, mL at 20 °C. */
   double millilitres() {
-    return millilitres(water, ethanol, glycerin, oil, juice, other);
-  }
-
-  static double millilitres(
-      double water, double ethanol, double glycerin, double oil, double juice, double other) {
-    return water / WATER_DENSITY
-        + ethanol / ETHANOL_DENSITY
-        + glycerin / GLYCERIN_DENSITY
-        + oil / OIL_DENSITY
-        + juice / JUICE_DENSITY
-        + other;
+    return Solvent.millilitres(water, ethanol, glycerin, oil, juice, other);
   }
 
   double alcoholPercent() {
     double volume = millilitres();
-    return volume <= 0 ? 0 : 100 * ethanol / ETHANOL_DENSITY / volume;
+    return volume <= 0 ? 0 : 100 * ethanol / Solvent.ETHANOL_DENSITY / volume;
   }
 
   /** Keeps a share of the liquid and of all that is dissolved in it. */
   void keepShare(double share) {
     water *= share;
     ethanol *= share;
+    ethanolSure *= share;
     glycerin *= share;
     oil *= share;
     juice *= share;
@@ -265,6 +294,8 @@ final class Pot {
     for (PlantIn plant : plants) {
       // Its gum went off with it: what stays, as a smaller amount, has its full share again.
       plant.grams *= share;
+      plant.released *= share;
+      plant.exchanged *= share;
       plant.gumShare /= share;
     }
   }
@@ -333,16 +364,69 @@ final class Pot {
         }
       }
     }
-    return k.thickness(root, atC);
+    return k.thickness(Solvent.viscosity(water + juice, ethanol, glycerin, atC), root, atC);
   }
 
-  /** Plant that is still in it, g. */
+  /** Plant that is still in it, without the water that it gave, g. */
   double plantGrams() {
     double sum = 0;
     for (PlantIn plant : plants) {
-      sum += plant.strained ? 0 : plant.grams;
+      sum += plant.strained ? 0 : plant.grams - plant.released;
     }
     return sum;
+  }
+
+  /** Water of fresh plant still in it that has not come out yet, g. */
+  private double waterOfPlants() {
+    double sum = pouredPlantWater * left;
+    for (PlantIn plant : plants) {
+      sum += plant.strained ? 0 : plant.water() - plant.released;
+    }
+    return sum;
+  }
+
+  /**
+   * Fresh plant gives its water and takes up as much of the liquid: that matters in spirit, glycerin
+   * and vinegar. Oil takes none.
+   */
+  void exchange(double minutes) {
+    if (minutes <= 0 || oil > liquid() / 2) {
+      return;
+    }
+    double share = 1 - Math.exp(-minutes / k.exchangeMinutes);
+    for (PlantIn plant : plants) {
+      double more = plant.strained ? 0 : (plant.water() - plant.released) * share;
+      if (more > 0) {
+        release(plant, more);
+        plant.exchanged += more;
+      }
+    }
+  }
+
+  /** Water of a fresh plant comes into the liquid. */
+  private void release(PlantIn plant, double grams) {
+    double before = millilitres();
+    double unlucky = plant.material.figure(Property.WATER_SHARE).map(Figure::high).orElse(1.0);
+    double wetter = grams * Math.max(0, unlucky / Math.max(0.01, plant.waterShare) - 1);
+    plant.released += grams;
+    water += grams;
+    poured += grams;
+    ethanolSure *= before <= 0 ? 1 : (before + grams) / (before + grams + wetter);
+  }
+
+  /** Blended, a fresh plant gives all its water, as raw juice. */
+  void blend(PlantIn plant) {
+    double more = plant.water() - plant.released;
+    if (plant.strained || more <= 0) {
+      return;
+    }
+    plant.released += more;
+    juice += more;
+    juiceBoiled = boiledMinutes;
+    poured += more;
+    if (Double.isNaN(firstWetMinute)) {
+      firstWetMinute = minute;
+    }
   }
 
   /** What it consists of now. */
@@ -372,14 +456,20 @@ final class Pot {
     if (traits.contains(Contents.Trait.STARCH) && herbs && hot) {
       all.add(Contents.Trait.STARCH_HEATED);
     }
+    if (all.contains(Contents.Trait.CONDITIONER) && shopBase * left >= WHOLE * liquid()) {
+      all.remove(Contents.Trait.CONDITIONER);
+      all.add(Contents.Trait.CONDITIONER_WHOLE);
+    }
     return new Contents(
         water,
         ethanol,
+        ethanolSure,
         glycerin,
         oil,
         juice,
         other,
         plantGrams(),
+        waterOfPlants(),
         sourness(),
         gums,
         preservatives.stream()

@@ -90,6 +90,7 @@ final class Simulation {
       hearth.mark();
       if (!known.skipped()) {
         doStep(step, known);
+        pot.exchange(pot.minute - startMinute);
       }
       asItWas(step, known);
       hearth.mark();
@@ -185,8 +186,7 @@ final class Simulation {
     }
     double safe = brew.safeMillilitres(vessel);
     double contents = pot.millilitres() + pot.plantGrams();
-    // Spirit and water take a little less room together than apart; the model neglects it. A
-    // blender is filled several times.
+    // A blender is filled several times.
     if (contents > safe * 1.03 && vessel.kind() != VesselKind.BLENDER) {
       troubles.add(new Trouble.TooFull(index, vessel.name(), contents, safe));
     }
@@ -241,7 +241,8 @@ final class Simulation {
     boolean powder = false;
     for (Pot.PlantIn plant : pot.plants) {
       if (!plant.strained) {
-        pull += hold(plant, step) * plant.grams;
+        // What took the place of a fresh plant's own water stays in it.
+        pull += hold(plant, step) * plant.grams + plant.exchanged;
         plant.strained = true;
         plant.strainedAt = pot.extractionMinutes;
         powder |= plant.material.kind().isPowder();
@@ -281,17 +282,7 @@ final class Simulation {
   }
 
   private void blend() {
-    for (Pot.PlantIn plant : pot.plants) {
-      if (!plant.strained && plant.material.kind().isFresh() && plant.released == 0) {
-        plant.released = plant.grams * plant.material.value(Property.WATER_SHARE, 0.85);
-        pot.juice += plant.released;
-        pot.juiceBoiled = pot.boiledMinutes;
-        pot.poured += plant.released;
-        if (Double.isNaN(pot.firstWetMinute)) {
-          pot.firstWetMinute = pot.minute;
-        }
-      }
-    }
+    pot.plants.forEach(pot::blend);
   }
 
   private void add(Add step) {

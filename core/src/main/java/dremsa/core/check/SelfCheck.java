@@ -445,7 +445,7 @@ public final class SelfCheck {
       if (formula.steps().get(i) instanceof Step.Soak) {
         StepOutcome outcome = prediction.steps().get(i);
         double spent = outcome.minutes() / 60 * Spoilage.rate(outcome.endC());
-        double life = KeepingClass.INFUSION.budgetHours(dremsa.core.keep.School.CAREFUL);
+        double life = 24 * KeepingClass.INFUSION.budget(School.CAREFUL).orElseThrow().value();
         boolean dry = has(MaterialKind.SPIRIT) || prediction.finished().oilShare() > 0.5;
         if (!dry && spent > life / 2) {
           add(

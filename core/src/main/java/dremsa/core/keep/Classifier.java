@@ -16,6 +16,17 @@ public final class Classifier {
   /** From this share of plant left in it on it is a paste. */
   private static final double PASTE_SOLIDS = 0.05;
 
+  /** Up to this share what is left in does not matter; our estimate. */
+  private static final double CLEAR_SOLIDS = 0.01;
+
+  /**
+   * Neat vinegar of the least strength that is sold, 4 g in 100 mL, reckoned as if all of it took
+   * the room of water.
+   */
+  private static final double ACID_ENOUGH = 3.9;
+
+  private static final double SOUR_ENOUGH = 3.5;
+
   /** From this share on there is water in an oil that it does not dissolve; our estimate. */
   private static final double FREE_WATER = 0.01;
 
@@ -36,6 +47,18 @@ public final class Classifier {
    * The class of a finished brew by a school. The more perishable counts where several would fit.
    */
   public static Classification classify(Contents brew, School school) {
+    Classification found = ofWhatRuns(brew, school);
+    double towards =
+        Math.min(
+            1, Math.max(0, (brew.solidsShare() - CLEAR_SOLIDS) / (PASTE_SOLIDS - CLEAR_SOLIDS)));
+    boolean shortens =
+        found.keepingClass().perishable() && found.keepingClass() != KeepingClass.PASTE;
+    return shortens && towards > 0
+        ? new Classification(found.keepingClass(), found.why(), towards)
+        : found;
+  }
+
+  private static Classification ofWhatRuns(Contents brew, School school) {
     boolean mostlyOil = brew.oilShare() > 0.5;
     // Juice is water with something to live on in it.
     boolean wet = brew.waterShare() + brew.juiceShare() >= FREE_WATER;
@@ -48,9 +71,18 @@ public final class Classifier {
     if (mostlyOil && !wet) {
       return new Classification(KeepingClass.OIL, "no water in it");
     }
-    if (brew.alcoholPercent() >= LOW_RISK_ALCOHOL) {
+    if (brew.alcoholSurely() >= LOW_RISK_ALCOHOL) {
       return new Classification(
-          KeepingClass.SPIRIT, "%.0f %% vol alcohol".formatted(brew.alcoholPercent()));
+          KeepingClass.SPIRIT, said("%.0f %% vol alcohol", brew.alcoholPercent()));
+    }
+    double activity = WaterActivity.atMost(brew);
+    if (activity < WaterActivity.NOTHING_GROWS) {
+      return new Classification(
+          KeepingClass.GLYCERIN, said("its water activity is %.2f at most", activity));
+    }
+    if (brew.aceticPercentSurely() >= ACID_ENOUGH && brew.ph().surelyAtMost(SOUR_ENOUGH)) {
+      return new Classification(
+          KeepingClass.VINEGAR, said("%.1f %% acid or more", brew.aceticPercentSurely()));
     }
     if (Preservation.in(brew, school).stream().anyMatch(Preservation::works)) {
       return isRich(brew)
@@ -83,6 +115,10 @@ public final class Classifier {
           ? new Classification(KeepingClass.STARCH_HEATED, "starch, heated with herbs")
           : new Classification(KeepingClass.STARCH, "starch in it");
     }
+    if (brew.has(Trait.CONDITIONER_WHOLE)) {
+      return new Classification(
+          KeepingClass.PRESERVED, "a shop base, hardly diluted: its maker's own date counts too");
+    }
     if (brew.has(Trait.CONDITIONER)) {
       return new Classification(KeepingClass.CONDITIONER, "a shop base, its preservative diluted");
     }
@@ -91,8 +127,12 @@ public final class Classifier {
     }
     if (brew.gumPercent() >= GEL_GUM_PERCENT) {
       return new Classification(
-          KeepingClass.GEL, "%.1f %% gum, nothing preserving it".formatted(brew.gumPercent()));
+          KeepingClass.GEL, said("%.1f %% gum, nothing preserving it", brew.gumPercent()));
     }
     return new Classification(KeepingClass.INFUSION, "water and plant, nothing preserving it");
+  }
+
+  private static String said(String format, double figure) {
+    return String.format(Locale.ROOT, format, figure);
   }
 }

@@ -8,19 +8,18 @@ package dremsa.core.keep;
  *     date beyond the published figure needs it
  */
 record Custom(School school, boolean cleanWorking) {
-  double budgetHours(KeepingClass keepingClass) {
-    return keepingClass.budgetHours(school);
+  double budgetHours(Classification found) {
+    return found.budgetHours(school);
   }
 
   /** The cap that counts, h after straining. */
   double capHours(KeepingClass keepingClass) {
-    double cap = keepingClass.capHours(school);
-    return held(keepingClass) ? keepingClass.publishedHours() : cap;
+    return held(keepingClass) ? keepingClass.publishedHours(school) : keepingClass.capHours(school);
   }
 
   /** Whether the cap is held at the published figure for want of a confirmation. */
   boolean held(KeepingClass keepingClass) {
-    double published = keepingClass.publishedHours();
+    double published = keepingClass.publishedHours(school);
     return !cleanWorking && published > 0 && keepingClass.capHours(school) > published;
   }
 }

@@ -112,8 +112,8 @@ public record Keeping(
     Life life = live(brew, prediction, custom, timeline, frozen);
     KeepingClass keepingClass = life.found().keepingClass();
     Life.End ends = life.end(custom, timeline, frozen);
-    double cap = frozen ? keepingClass.freezerHours() : custom.capHours(keepingClass);
-    double budget = keepingClass.budgetHours(school);
+    double cap = frozen ? keepingClass.freezerHours(school) : custom.capHours(keepingClass);
+    double budget = custom.budgetHours(life.found());
 
     Instant runsOut = at(ends.hour());
     LocalDate made = at(timeline.bottledHour()).atZone(zone).toLocalDate();
@@ -121,14 +121,17 @@ public record Keeping(
     boolean useNow = lastDay.isBefore(made);
     double nowHour = timeline.hourOf(now);
     boolean marked =
-        keepingClass.publishedHours() > 0
+        keepingClass.publishedHours(school) > 0
             && !frozen
             && lastDay.isAfter(
-                lastWholeDay(at(life.strainedHour() + keepingClass.publishedHours()), zone));
+                lastWholeDay(at(life.strainedHour() + keepingClass.publishedHours(school)), zone));
 
     List<Reason.Warmth> spent = warmth(timeline, nowHour);
     List<Reason> reasons = new ArrayList<>();
     reasons.add(new Reason.OfClass(keepingClass, life.found().why()));
+    if (life.found().towardsPaste() > 0) {
+      reasons.add(new Reason.PlantLeftIn(prediction.contents().solidsShare()));
+    }
     reasons.add(
         new Reason.OfSchool(
             school,
@@ -136,7 +139,7 @@ public record Keeping(
             cap,
             school == School.CAREFUL && budget == KeepingClass.INFUSION.budgetHours(school)));
     reasons.addAll(life.parts());
-    if (keepingClass.perishable()) {
+    if (!Double.isInfinite(budget)) {
       reasons.addAll(spent);
     }
     reasons.add(new Reason.Binds(ends.clock(), runsOut));
@@ -144,11 +147,12 @@ public record Keeping(
       reasons.add(new Reason.UseNow(ends.hour() - nowHour));
     }
     if (marked) {
-      reasons.add(new Reason.Marked(keepingClass.publishedHours()));
+      reasons.add(new Reason.Marked(keepingClass.publishedHours(school)));
     }
     if (custom.held(keepingClass) && !frozen && ends.clock() == Verdict.Clock.CAP) {
       reasons.add(
-          new Reason.NotConfirmed(keepingClass.publishedHours(), keepingClass.capHours(school)));
+          new Reason.NotConfirmed(
+              keepingClass.publishedHours(school), keepingClass.capHours(school)));
     }
     if (keepingClass.perishable() && ends.clock() == Verdict.Clock.ROOM) {
       reasons.add(new Reason.SealedJar(life.contents().ph()));

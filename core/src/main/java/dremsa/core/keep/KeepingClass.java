@@ -1,82 +1,95 @@
 package dremsa.core.keep;
 
+import dremsa.core.keep.KeepingTimes.Line;
+import dremsa.core.measure.Figure;
+import java.util.Optional;
+
 /**
- * What a brew counts as when it is kept. Times in hours; a budget of infinity means that only the
- * cap counts.
+ * What a brew counts as when it is kept. How long each keeps by each school stands in the table
+ * {@code classes.csv} with its sources.
  */
 public enum KeepingClass {
-  RAW_JUICE("raw juice, or a blend with it", days(3, 7), days(7, 7), 14, 0),
-  FRESH_INFUSION("hot infusion with fresh plant in it", days(5, 7), days(7, 14), 14, 24),
-  GEL("unpreserved gel of seed, root, leaf, bark or seaweed", days(7, 14), days(14, 28), 14, 24),
-  INFUSION("unpreserved infusion, decoction or soak", days(7, 14), days(14, 28), 14, 24),
-  FERMENT("fermented starch water", days(5, 7), days(7, 7), 14, 24),
-  STARCH_HEATED("starch water heated with herbs", days(5, 7), days(7, 7), 14, 24),
-  STARCH("starch water or grain cream", days(3, 7), days(7, 7), 14, 0),
-  PASTE("paste mixed with water or brew", days(0, 1), days(1, 1), 14, 0),
-  CONDITIONER("shop conditioner with home gel or brew", days(7, 14), days(14, 28), 14, 24),
-  PRESERVED("water-based, preservative working", onlyCap(), days(35, 90), 35, 35 * 24),
+  RAW_JUICE("raw juice, or a blend with it"),
+  FRESH_INFUSION("hot infusion with fresh plant in it"),
+  GEL("unpreserved gel of seed, root, leaf, bark or seaweed"),
+  INFUSION("unpreserved infusion, decoction or soak"),
+  FERMENT("fermented starch water"),
+  STARCH_HEATED("starch water heated with herbs"),
+  STARCH("starch water or grain cream"),
+  PASTE("paste mixed with water or brew"),
+  CONDITIONER("shop conditioner with home gel or brew"),
+  PRESERVED("water-based, preservative working"),
   /** Twice what juice and starch live on without one, the shorter of them; our rule. */
-  PRESERVED_RICH(
-      "juice, starch or ferment, preservative working", days(6, 14), days(14, 28), 14, 0),
-  SPIRIT("20 % vol alcohol or more", onlyCap(), days(180, 365), 0, Double.POSITIVE_INFINITY),
-  OIL("oil and dried plant, no water", onlyCap(), days(90, 180), 90, Double.POSITIVE_INFINITY),
-  OIL_WET("oil with fresh or wet plant", days(4, 4), days(4, 4), 4, 0);
+  PRESERVED_RICH("juice, starch or ferment, preservative working"),
+  /** So little free water that nothing grows: 21 CFR 114.3. */
+  GLYCERIN("glycerin brew, hardly any free water"),
+  VINEGAR("herb vinegar, 4 % acid or more"),
+  SPIRIT("20 % vol alcohol or more"),
+  OIL("oil and dried plant, no water"),
+  OIL_WET("oil with fresh or wet plant");
 
   private final String words;
-  private final double[] budgetDays;
-  private final double[] capDays;
-  private final double publishedDays;
-  private final double roomHours;
 
-  KeepingClass(
-      String words, double[] budgetDays, double[] capDays, double publishedDays, double roomHours) {
+  KeepingClass(String words) {
     this.words = words;
-    this.budgetDays = budgetDays;
-    this.capDays = capDays;
-    this.publishedDays = publishedDays;
-    this.roomHours = roomHours;
-  }
-
-  private static double[] days(double careful, double practice) {
-    return new double[] {careful, practice};
-  }
-
-  private static double[] onlyCap() {
-    return days(Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY);
   }
 
   public String words() {
     return words;
   }
 
-  /** Life at 5 °C, h; infinite when only the cap counts; 0 for "use now". */
-  public double budgetHours(School school) {
-    return budgetDays[school.ordinal()] * 24;
+  /** Life at 5 °C, days; empty when only the cap counts; 0 for "use now". */
+  public Optional<Figure> budget(School school) {
+    return KeepingTimes.days(this, Line.BUDGET, school);
   }
 
-  /** No date later than this after straining, h. */
-  public double capHours(School school) {
-    return capDays[school.ordinal()] * 24;
+  /** No date later than this after straining, days. */
+  public Figure cap(School school) {
+    return KeepingTimes.days(this, Line.CAP, school).orElseThrow();
+  }
+
+  /** The published beyond-use figure, days after straining, where there is one. */
+  public Optional<Figure> published(School school) {
+    return KeepingTimes.days(this, Line.PUBLISHED, school);
+  }
+
+  /** How long it may stand at room temperature, days; empty when that does not matter. */
+  public Optional<Figure> room(School school) {
+    return KeepingTimes.days(this, Line.ROOM, school);
+  }
+
+  /** How long it may stay frozen, days. */
+  public Figure freezer(School school) {
+    return KeepingTimes.days(this, Line.FREEZER, school).orElseThrow();
+  }
+
+  /** Life at 5 °C, h; infinite when only the cap counts; 0 for "use now". */
+  double budgetHours(School school) {
+    return KeepingTimes.hours(this, Line.BUDGET, school);
+  }
+
+  double capHours(School school) {
+    return KeepingTimes.hours(this, Line.CAP, school);
   }
 
   /** The published beyond-use figure, h after straining; 0 when there is none to go by. */
-  public double publishedHours() {
-    return publishedDays * 24;
+  double publishedHours(School school) {
+    double hours = KeepingTimes.hours(this, Line.PUBLISHED, school);
+    return Double.isInfinite(hours) ? 0 : hours;
   }
 
   /** How long it may stand at room temperature, h; 0 means use at once. */
-  public double roomHours() {
-    return roomHours;
+  double roomHours(School school) {
+    return KeepingTimes.hours(this, Line.ROOM, school);
   }
 
-  /** How long it may stay frozen, h: brews and gels 90 days, grain cream 30; common practice. */
-  public double freezerHours() {
-    return (this == STARCH || this == PRESERVED_RICH ? 30 : 90) * 24;
+  double freezerHours(School school) {
+    return KeepingTimes.hours(this, Line.FREEZER, school);
   }
 
-  /** Whether it has a life budget that warmth spends. */
+  /** Whether it has a life budget that warmth spends; by any school, or by none. */
   public boolean perishable() {
-    return !Double.isInfinite(budgetDays[0]);
+    return !Double.isInfinite(budgetHours(School.CAREFUL));
   }
 
   /** The one of the two that keeps shorter by a school: by its life, then by its cap. */

@@ -29,7 +29,7 @@ final class LatePreservative {
       return found;
     }
     Classification bare = Classifier.classify(prediction.contents().unpreserved(), school);
-    double budget = bare.keepingClass().budgetHours(school);
+    double budget = bare.budgetHours(school);
     double spent = budget <= 0 ? 1 : timeline.spentBy(hour) / budget;
     double most = school == School.CAREFUL ? CAREFUL_SHARE : PRACTICE_SHARE;
     return spent <= most
@@ -40,7 +40,8 @@ final class LatePreservative {
                 Locale.ROOT,
                 "%s; a preservative came when %.0f %% of its life was spent, too late to count",
                 bare.why(),
-                100 * Math.min(1, spent)));
+                100 * Math.min(1, spent)),
+            bare.towardsPaste());
   }
 
   /** The hour at which the last preservative went in; NaN where none went in by itself. */

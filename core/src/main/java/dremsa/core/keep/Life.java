@@ -73,7 +73,10 @@ record Life(
     Classification kept =
         worst == anew.keepingClass()
             ? anew
-            : new Classification(worst, "a part of it does, and a mixture keeps as its worst part");
+            : new Classification(
+                worst,
+                "a part of it does, and a mixture keeps as its worst part",
+                Math.max(anew.towardsPaste(), found.towardsPaste()));
     double otherStrained = hours(start, other.strained());
     boolean otherPerishable = other.keepingClass().perishable();
     double cap;
@@ -107,7 +110,7 @@ record Life(
 
   /** Share of the life that is spent by an hour, 0 to 1; 0 where there is only a cap. */
   double spentShare(double hour, Custom custom, Timeline timeline) {
-    double budget = custom.budgetHours(found.keepingClass());
+    double budget = custom.budgetHours(found);
     if (Double.isInfinite(budget)) {
       return 0;
     }
@@ -124,17 +127,17 @@ record Life(
     Timeline.Freezing freezing = timeline.freezing();
     // Freezing stops the clock under a cap of its own; what stood frozen longer than that is over.
     double capEnd =
-        frozen || freezing.hours() > keepingClass.freezerHours()
-            ? freezing.from() + keepingClass.freezerHours()
+        frozen || freezing.hours() > keepingClass.freezerHours(custom.school())
+            ? freezing.from() + keepingClass.freezerHours(custom.school())
             : strainedHour + custom.capHours(keepingClass) + freezing.hours();
     End end = new End(Verdict.Clock.CAP, capEnd, capEnd);
-    double budget = custom.budgetHours(keepingClass);
+    double budget = custom.budgetHours(found);
     if (!Double.isInfinite(budget)) {
       double left = budget * (1 - shareThen);
       end = end.or(Verdict.Clock.BUDGET, timeline.whenSpentAfter(from, left));
     }
     if (!Double.isNaN(timeline.roomFrom())) {
-      end = end.or(Verdict.Clock.ROOM, timeline.roomFrom() + keepingClass.roomHours());
+      end = end.or(Verdict.Clock.ROOM, timeline.roomFrom() + found.roomHours(custom.school()));
     }
     if (!Double.isNaN(freezing.thawed()) && keepingClass.perishable() && !frozen) {
       end =

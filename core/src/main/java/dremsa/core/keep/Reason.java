@@ -208,6 +208,21 @@ public sealed interface Reason {
     }
   }
 
+  /**
+   * Plant powder was left in it.
+   *
+   * @param share of its mass
+   */
+  record PlantLeftIn(double share) implements Reason {
+    @Override
+    public String words() {
+      return String.format(
+          Locale.ROOT,
+          "%.1f %% of it is plant left in: the more, the shorter it keeps; at 5 %% it is a paste.",
+          share * 100);
+    }
+  }
+
   /** The longer cap of the practice school waits for a confirmation. */
   record NotConfirmed(double publishedHours, double practiceHours) implements Reason {
     @Override

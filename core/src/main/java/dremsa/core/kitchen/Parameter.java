@@ -32,6 +32,9 @@ public enum Parameter {
       Figure.fromMemory(40, 30, 50, "kJ/mol", "Spiro & Jago 1982, on tea infusion")),
   SPIRIT_SOLVENT("Extraction in spirit against water", Figure.estimate(0.11, 0.07, 0.16, "")),
   OIL_SOLVENT("Extraction in oil against water", Figure.estimate(0.1, 0.06, 0.15, "")),
+  PLANT_EXCHANGE(
+      "Time constant in which fresh plant changes its water for spirit",
+      Figure.estimate(12, 6, 24, "h")),
   GUM_TIME("Time constant of gum dissolving at 100 °C", Figure.estimate(2.5, 1.5, 4, "min")),
   GUM_EXPONENT("Exponent of thickness over gum content", Figure.estimate(1.8, 1.6, 2.0, "")),
   GUM_ENERGY("Energy of thickness over temperature", Figure.estimate(25, 20, 30, "kJ/mol")),

@@ -8,6 +8,7 @@ import dremsa.core.keep.KeepingClass;
 import dremsa.core.keep.School;
 import dremsa.core.kitchen.Parameter;
 import dremsa.core.material.Material;
+import dremsa.core.measure.Figure;
 import dremsa.core.scale.Dose;
 import dremsa.core.scale.Explained;
 import dremsa.server.accounts.Member;
@@ -18,6 +19,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
@@ -59,26 +61,27 @@ class HandbookController {
   record BeliefView(String claim, String answer) {}
 
   /**
-   * How long a kind of brew keeps.
+   * How long a kind of brew keeps; all figures in days, with range and source.
    *
-   * @param publishedDays the published beyond-use figure; null where there is none to go by
-   * @param roomHours at room temperature; null without a bound, 0 for use at once
+   * @param freezer frozen
    */
   record ClassView(
-      KeepingClass keepingClass,
-      String words,
-      List<KeepsView> schools,
-      @Nullable Double publishedDays,
-      @Nullable Double roomHours,
-      double freezerDays) {}
+      KeepingClass keepingClass, String words, List<KeepsView> schools, FigureJson freezer) {}
 
   /**
    * By a school.
    *
-   * @param budgetDays life at 5 °C; null when only the cap counts
-   * @param capDays no date later than this after straining
+   * @param budget life at 5 °C; null when only the cap counts
+   * @param cap no date later than this after straining
+   * @param published the published beyond-use figure; null where there is none to go by
+   * @param room at room temperature; null where that does not matter, 0 for use at once
    */
-  record KeepsView(School school, @Nullable Double budgetDays, double capDays) {}
+  record KeepsView(
+      School school,
+      @Nullable FigureJson budget,
+      FigureJson cap,
+      @Nullable FigureJson published,
+      @Nullable FigureJson room) {}
 
   /** A parameter of the model, as it is for this household. */
   record ParameterView(Parameter id, String words, FigureJson figure, FigureJson standard) {}
@@ -137,6 +140,13 @@ class HandbookController {
     for (Explained explained : Explained.values()) {
       all.add(explained.source());
     }
+    for (KeepingClass keepingClass : KeepingClass.values()) {
+      for (School school : School.values()) {
+        keepingClass.budget(school).ifPresent(figure -> all.add(figure.source()));
+        all.add(keepingClass.cap(school).source());
+        keepingClass.published(school).ifPresent(figure -> all.add(figure.source()));
+      }
+    }
     all.remove("");
     return List.copyOf(all);
   }
@@ -160,16 +170,16 @@ class HandbookController {
                 school ->
                     new KeepsView(
                         school,
-                        finite(keepingClass.budgetHours(school) / 24),
-                        keepingClass.capHours(school) / 24))
+                        json(keepingClass.budget(school)),
+                        FigureJson.of(keepingClass.cap(school)),
+                        json(keepingClass.published(school)),
+                        json(keepingClass.room(school))))
             .toList(),
-        keepingClass.publishedHours() == 0 ? null : keepingClass.publishedHours() / 24,
-        finite(keepingClass.roomHours()),
-        keepingClass.freezerHours() / 24);
+        FigureJson.of(keepingClass.freezer(School.CAREFUL)));
   }
 
-  private static @Nullable Double finite(double value) {
-    return Double.isInfinite(value) ? null : value;
+  private static @Nullable FigureJson json(Optional<Figure> figure) {
+    return figure.map(FigureJson::of).orElse(null);
   }
 
   private static List<DoseView> doses() {

@@ -21,11 +21,13 @@ import org.jspecify.annotations.Nullable;
 public record ContentsJson(
     double water,
     double ethanol,
+    @Nullable Double ethanolSure,
     double glycerin,
     double oil,
     double juice,
     double other,
     double solids,
+    @Nullable Double waterOfSolids,
     @Nullable Double acid,
     @Nullable SournessJson sourness,
     List<GumJson> gums,
@@ -66,11 +68,13 @@ public record ContentsJson(
     return new ContentsJson(
         c.water(),
         c.ethanol(),
+        c.ethanolSure(),
         c.glycerin(),
         c.oil(),
         c.juice(),
         c.other(),
         c.solids(),
+        c.waterOfSolids(),
         null,
         SournessJson.of(c.sourness()),
         c.gums().stream().map(gum -> new GumJson(gum.grams(), gum.power())).toList(),
@@ -80,6 +84,9 @@ public record ContentsJson(
             .toList(),
         c.traits().stream().sorted().toList());
   }
+
+  /** What was kept before nobody asked how weak its spirit may have been. */
+  private static final double WEAK = 0.9;
 
   /** More than any pot holds, g. */
   private static final double MOST_G = 1_000_000;
@@ -105,11 +112,13 @@ public record ContentsJson(
     return new Contents(
         water,
         ethanol,
+        ethanolSure == null ? ethanol * WEAK : Math.min(ethanol, Math.max(0, ethanolSure)),
         glycerin,
         oil,
         juice,
         other,
         solids,
+        waterOfSolids == null ? solids : Math.min(solids, Math.max(0, waterOfSolids)),
         sourness == null ? ofBefore() : sourness.toCore(),
         gums.stream().map(gum -> new Contents.Gum(gum.grams(), gum.power())).toList(),
         preservatives.stream()
