@@ -34,6 +34,9 @@ public final class Calibration {
   /** How well a kitchen scale tells the loss, g; our estimate. */
   private static final double WEIGHING_ERROR_G = 4;
 
+  /** How well the loss of an open surface is known; our estimate. */
+  private static final double SURFACE_ERROR = 0.2;
+
   private Calibration() {}
 
   /** A trial that says something impossible. */
@@ -128,13 +131,14 @@ public final class Calibration {
   }
 
   /**
-   * Net heat held at a boil, from the weight that an open pot lost while it boiled.
+   * Heat that goes into bubbles at a boil, from the weight that an open pot lost while it boiled:
+   * what steamed off, less what its surface would have lost without bubbles.
    *
    * @param pot that boiled, open
    * @param beforeGrams of water before, 200 to 10 000
    * @param afterGrams after, below it
    * @param minutes that it boiled, 5 to 60
-   * @return W into the pot, walls' losses included, with the range that the scale leaves
+   * @return W, with the range that the scale and the surface leave
    * @throws ImpossibleTrialException when it weighs more than before
    */
   public static Figure boilHeat(
@@ -147,18 +151,18 @@ public final class Calibration {
           "afterGrams", "After boiling it must weigh less than before");
     }
     Constants k = new Constants(kitchen);
-    double losses =
-        k.heatLoss
-            * pot.wettedArea((beforeGrams + afterGrams) / 2)
-            * (Water.BOILING_C - kitchen.climate().roomC());
-    double perGram = Water.latentHeat(Water.BOILING_C) / (minutes * 60);
-    double value = lost * perGram + losses;
-    double error = WEIGHING_ERROR_G * perGram + losses * 0.4;
-    if (value > MOST_W) {
+    Pot open = new Pot(k);
+    open.vessel = pot;
+    double surface = HeatBalance.surfaceWatts(k, open, 1, k.boilingC);
+    double perGram = Water.latentHeat(k.boilingC) / (minutes * 60);
+    double all = lost * perGram;
+    if (all > MOST_W) {
       throw new ImpossibleTrialException(
           "afterGrams",
-          "That would take %.0f W: look at the weights and the minutes again".formatted(value));
+          "That would take %.0f W: look at the weights and the minutes again".formatted(all));
     }
+    double value = Math.max(0, all - surface);
+    double error = WEIGHING_ERROR_G * perGram + surface * SURFACE_ERROR;
     return new Figure(
         value, Math.max(0, value - error), value + error, "W", Provenance.CALIBRATED, "");
   }

@@ -28,6 +28,10 @@ final class Constants {
   final double rolling;
   final double gentle;
   final double simmer;
+
+  /** Where water boils in this kitchen, °C. */
+  final double boilingC;
+
   final double pouredWater;
   final double clothKeeps;
   final double squeeze;
@@ -64,7 +68,8 @@ final class Constants {
     rolling = p.value(Parameter.ROLLING_BOIL);
     gentle = p.value(Parameter.GENTLE_BOIL);
     simmer = p.value(Parameter.SIMMER);
-    pouredWater = p.value(Parameter.POURED_WATER);
+    boilingC = Water.boilingC(kitchen.site().altitudeM().value());
+    pouredWater = p.value(Parameter.POURED_WATER) - (Water.BOILING_C - boilingC);
     clothKeeps = p.value(Parameter.CLOTH_KEEPS);
     squeeze = p.value(Parameter.SQUEEZE);
     fastRate = p.value(Parameter.FAST_RATE);
@@ -75,7 +80,7 @@ final class Constants {
     gumExponent = p.value(Parameter.GUM_EXPONENT);
     gumEnergyOverR = p.value(Parameter.GUM_ENERGY) * 1000 / R;
     exchangeMinutes = p.value(Parameter.PLANT_EXCHANGE) * 60;
-    bathC = p.value(Parameter.BATH_TEMPERATURE);
+    bathC = Math.min(p.value(Parameter.BATH_TEMPERATURE), boilingC - 1);
     bathLag = p.value(Parameter.BATH_LAG);
     this.kitchen = kitchen;
     tap = Hardness.litre(kitchen.site().alkalinity()).times(0.001 / Water.density(20));

@@ -17,6 +17,9 @@ final class Hearth {
 
   private static final double SHALLOW = 2.5;
 
+  /** So near to the boil it bubbles, °C. */
+  private static final double NEAR_BOIL = 0.5;
+
   private final Constants k;
   private final Pot pot;
   private final HeatBalance heat;
@@ -66,6 +69,7 @@ final class Hearth {
       pot.minute += minutes;
     } else {
       lose(celsius, loss, escape, 1, minutes, Double.NaN);
+      sayWhenDry(heat.driedAfter());
     }
   }
 
@@ -77,25 +81,35 @@ final class Hearth {
     if (pot.vessel == null) {
       return;
     }
-    double escape = step.lid() ? k.cover : 1;
-    double passed =
-        heat.pass(
-            k.hobWatts,
-            k.climate.roomC(),
-            k.heatLoss,
-            escape,
-            1,
-            known.minutes().orElse(LONGEST_WAIT),
-            Water.BOILING_C);
-    if (known.minutes().isPresent() && pot.celsius > Water.BOILING_C - 0.5) {
+    double passed = toTheBoil(step.lid(), known.minutes().orElse(LONGEST_WAIT));
+    if (known.minutes().isPresent() && boils()) {
       // It boiled before anybody said so: the rest of the time it boiled on, at full heat.
-      boilOn(k.hobWatts, step.lid() ? k.lid : 1, known.minutes().getAsDouble() - passed);
-    }
-    if (pot.celsius < Water.BOILING_C - 0.5 && known.minutes().isEmpty()) {
+      boilOn(k.hobWatts, step.lid(), known.minutes().getAsDouble() - passed);
+    } else if (known.minutes().isEmpty() && !boils()) {
       troubles.add(new Trouble.NeverBoils(at, pot.celsius));
     }
   }
 
+  /** Heats at full heat; minutes that it took, at most so many. */
+  private double toTheBoil(boolean lid, double minutes) {
+    double passed =
+        heat.pass(
+            k.hobWatts, k.climate.roomC(), k.heatLoss, lid ? k.cover : 1, 1, minutes, k.boilingC);
+    sayWhenDry(heat.driedAfter());
+    return passed;
+  }
+
+  private boolean boils() {
+    return pot.celsius > k.boilingC - NEAR_BOIL;
+  }
+
+  private void sayWhenDry(double minutes) {
+    if (!Double.isNaN(minutes)) {
+      troubles.add(new Trouble.BoilsDry(at, minutes));
+    }
+  }
+
+  /** It counts as boiling from when it boils: what is not there yet is brought there first. */
   void boil(Boil step, double minutes) {
     if (k.hobWatts <= 0) {
       troubles.add(new Trouble.NoHob(at));
@@ -104,34 +118,55 @@ final class Hearth {
     if (pot.vessel == null) {
       return;
     }
+    boolean told = known.minutes().isPresent();
+    double passed = boils() ? 0 : toTheBoil(step.lid(), told ? minutes : LONGEST_WAIT);
+    if (!boils()) {
+      troubles.add(new Trouble.NeverBoils(at, pot.celsius));
+      return;
+    }
     double level =
         switch (step.level()) {
           case ROLLING -> k.rolling;
           case GENTLE -> k.gentle;
           case SIMMER -> k.simmer;
         };
-    boilOn(Math.min(level, k.hobWatts), step.lid() ? k.lid : 1, minutes);
+    boilOn(level, step.lid(), told ? minutes - passed : minutes);
   }
 
-  private void boilOn(double watts, double escape, double minutes) {
-    if (minutes <= 0) {
-      return;
-    }
-    int pieces = (int) Math.min(24, Math.max(1, Math.ceil(minutes / 2)));
-    double piece = minutes / pieces;
-    double latent = Water.latentHeat(Water.BOILING_C);
-    double speed = k.arrhenius(Water.BOILING_C) * pot.solvent();
-    for (int i = 0; i < pieces; i++) {
-      double losses =
+  /**
+   * Held at the boil: the surface steams as it does just below, and what more heat there is goes
+   * into bubbles. A hob that cannot even hold that lets it fall below the boil.
+   *
+   * @param bubbleWatts that go into bubbles, as far as the hob gives them
+   */
+  private void boilOn(double bubbleWatts, boolean lid, double minutes) {
+    double left = minutes;
+    double latent = Water.latentHeat(k.boilingC);
+    while (left > 1e-9) {
+      double piece = Math.min(left, Math.max(0.5, minutes / 24));
+      double walls =
           k.heatLoss * pot.vessel.wettedArea(pot.millilitres()) * (pot.celsius - k.climate.roomC());
-      double wanted = escape * Math.max(0, watts - losses) / latent * piece * 60;
+      double surface = (lid ? k.cover : 1) * HeatBalance.surfaceWatts(k, pot, 1, pot.celsius);
+      double spare = k.hobWatts - walls - surface;
+      if (spare < 0) {
+        // Wide and open over a weak flame: it no longer boils, and what follows is just hot.
+        heat.pass(
+            k.hobWatts, k.climate.roomC(), k.heatLoss, lid ? k.cover : 1, 1, left, Double.NaN);
+        sayWhenDry(heat.driedAfter());
+        troubles.add(new Trouble.NeverBoils(at, pot.celsius));
+        return;
+      }
+      double bubbles = (lid ? k.lid : 1) * Math.min(bubbleWatts, spare);
+      double wanted = (surface + bubbles) / latent * piece * 60;
       double gone = pot.evaporate(wanted);
       pot.minute += piece;
       pot.boiledMinutes += piece;
-      pot.extractionMinutes += speed * piece;
+      pot.extractionMinutes += k.arrhenius(k.boilingC) * pot.solvent() * piece;
+      left -= piece;
       mark();
-      if (gone < wanted * 0.999 || pot.water < 1e-6) {
-        troubles.add(new Trouble.BoilsDry(at, (i + 1) * piece));
+      if (gone < wanted * 0.999 || pot.isDry()) {
+        troubles.add(new Trouble.BoilsDry(at, minutes - left));
+        pot.minute += left;
         return;
       }
     }

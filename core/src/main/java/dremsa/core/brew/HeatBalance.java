@@ -11,6 +11,9 @@ final class HeatBalance {
   private static final double DEGREES_PER_STEP = 0.8;
   private static final double AT_REST = 0.1;
 
+  /** What warms no faster has come to its rest below the boil, °C a minute. */
+  private static final double CREEPING = 0.02;
+
   private final Constants k;
   private final Pot pot;
 
@@ -22,6 +25,7 @@ final class HeatBalance {
   private double loss;
   private double escape;
   private double widen;
+  private double driedAfter;
 
   HeatBalance(Constants k, Pot pot, List<TracePoint> trace) {
     this.k = k;
@@ -54,6 +58,7 @@ final class HeatBalance {
     loss = lossPerArea;
     escape = escapeShare;
     widen = wider;
+    driedAfter = Double.NaN;
     double left = minutes;
     boolean stops = !Double.isNaN(stopC);
     boolean rising = stops && pot.celsius < stopC;
@@ -84,7 +89,8 @@ final class HeatBalance {
       double change = half * (resting ? Math.min(step, capacity / (loss * area) / 60) : step);
       if (stops) {
         double toStop = stopC - pot.celsius;
-        if (half == 0 || (Math.abs(half) < 1e-4 && Math.abs(toStop) > 0.3)) {
+        boolean stuck = Math.abs(half) < (rising ? CREEPING : 1e-4) && Math.abs(toStop) > 0.3;
+        if (half == 0 || stuck) {
           break;
         }
         if (change / toStop > 1) {
@@ -93,7 +99,11 @@ final class HeatBalance {
         }
       }
       double middleC = pot.celsius + change / 2;
+      boolean wet = !pot.isDry();
       evaporate(middleC, step);
+      if (wet && pot.isDry()) {
+        driedAfter = minutes - left + step;
+      }
       pot.extractionMinutes += k.arrhenius(middleC) * pot.solvent() * step;
       pot.celsius += change;
       pot.minute += step;
@@ -112,12 +122,19 @@ final class HeatBalance {
   }
 
   private double latentWatts(double celsius) {
-    if (escape == 0 || pot.water <= 0) {
-      return 0;
-    }
+    return escape == 0 || pot.isDry() ? 0 : escape * surfaceWatts(k, pot, widen, celsius);
+  }
+
+  /** What the open surface loses as vapour, W. */
+  static double surfaceWatts(Constants k, Pot pot, double wider, double celsius) {
     double excess = Water.saturationPressure(celsius) - k.roomVapour;
     // kPa to Pa: the factor stands in W/(m² Pa).
-    return excess <= 0 ? 0 : escape * widen * pot.vessel.topArea() * excess * 1000 * k.evaporation;
+    return excess <= 0 ? 0 : wider * pot.vessel.topArea() * excess * 1000 * k.evaporation;
+  }
+
+  /** Minutes after which the last pass dried it up; NaN when it did not. */
+  double driedAfter() {
+    return driedAfter;
   }
 
   private void evaporate(double celsius, double minutes) {

@@ -281,7 +281,8 @@ final class Pot {
     other *= share;
     pouredGum *= share;
     pouredGumRoot *= share;
-    left *= share;
+    // Never quite nothing: amounts are reckoned by it.
+    left = Math.max(1e-9, left * share);
     for (PlantIn plant : plants) {
       plant.gumShare *= share;
     }
@@ -300,12 +301,19 @@ final class Pot {
     }
   }
 
-  /** Takes vapour away: water first, as all there is to a watery brew. */
+  /** Takes vapour away: water first, then that of juice. */
   double evaporate(double grams) {
-    double gone = Math.min(grams, water);
-    water -= gone;
-    steam += gone;
-    return gone;
+    double ofWater = Math.min(grams, water);
+    double ofJuice = Math.min(grams - ofWater, juice);
+    water -= ofWater;
+    juice -= ofJuice;
+    steam += ofWater + ofJuice;
+    return ofWater + ofJuice;
+  }
+
+  /** Whether nothing is left that could steam off. */
+  boolean isDry() {
+    return water + juice < 1e-6;
   }
 
   /** J/K of all that is in the pot. */
@@ -386,8 +394,8 @@ final class Pot {
   }
 
   /**
-   * Fresh plant gives its water and takes up as much of the liquid: that matters in spirit, glycerin
-   * and vinegar. Oil takes none.
+   * Fresh plant gives its water and takes up as much of the liquid: that matters in spirit,
+   * glycerin and vinegar. Oil takes none.
    */
   void exchange(double minutes) {
     if (minutes <= 0 || oil > liquid() / 2) {

@@ -2,8 +2,14 @@ package dremsa.core.brew;
 
 /** Properties of liquid water at the pressure of the air, for 0 to 100 °C. */
 public final class Water {
-  /** Where water boils at sea level, °C. A kitchen high up boils cooler; the model does not. */
+  /** Where water boils at sea level, °C; higher up it boils cooler. */
   public static final double BOILING_C = 100;
+
+  /** International Standard Atmosphere: kPa at sea level, and how it falls with the height. */
+  private static final double SEA_LEVEL_KPA = 101.325;
+
+  private static final double FALL_PER_METRE = 2.25577e-5;
+  private static final double FALL_EXPONENT = 5.25588;
 
   private static final double CRITICAL_K = 647.096;
   private static final double BOILING_K = 373.15;
@@ -25,6 +31,27 @@ public final class Water {
                         * (-7.9870401e-3
                             + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))));
     return above / (1 + 16.879850e-3 * t) / 1000;
+  }
+
+  /**
+   * Where water boils at a height, °C.
+   *
+   * <p>Pressure of the International Standard Atmosphere (ISO 2533), boiling point where the vapour
+   * pressure is as high; about 0.1 °C from IAPWS-IF97.
+   *
+   * @param metres above the sea, −500 to 6000
+   */
+  public static double boilingC(double metres) {
+    double kpa = SEA_LEVEL_KPA * Math.pow(1 - FALL_PER_METRE * metres, FALL_EXPONENT);
+    double celsius = BOILING_C;
+    for (int i = 0; i < 12; i++) {
+      // Newton's method on the logarithm; d ln p/dT is about latent heat over R T².
+      double slope =
+          (Math.log(saturationPressure(celsius + 0.05)) - Math.log(saturationPressure(celsius)))
+              / 0.05;
+      celsius -= Math.log(saturationPressure(celsius) / kpa) / slope;
+    }
+    return celsius;
   }
 
   /**

@@ -18,11 +18,11 @@ public enum Parameter {
   COVER(
       "Share of the evaporation that escapes a cover below the boil",
       Figure.estimate(0.1, 0.05, 0.2, "")),
-  LID("Share of the boil-off that escapes a lid", Figure.estimate(0.15, 0.05, 0.3, "")),
+  LID("Share of the bubbles' steam that escapes a lid", Figure.estimate(0.15, 0.05, 0.3, "")),
   ROLLING_BOIL(
-      "Heat held at a rolling boil, net into the pot", Figure.estimate(1000, 800, 1200, "W")),
-  GENTLE_BOIL("Heat held at a gentle boil, net into the pot", Figure.estimate(600, 450, 750, "W")),
-  SIMMER("Heat held at a simmer, net into the pot", Figure.estimate(200, 120, 300, "W")),
+      "Heat that goes into bubbles at a rolling boil", Figure.estimate(700, 500, 900, "W")),
+  GENTLE_BOIL("Heat that goes into bubbles at a gentle boil", Figure.estimate(300, 180, 450, "W")),
+  SIMMER("Heat that goes into bubbles at a simmer", Figure.estimate(40, 10, 100, "W")),
   POURED_WATER("Temperature of just-boiled water as it lands", Figure.estimate(96, 92, 98, "°C")),
   CLOTH_KEEPS("Liquid left in a cloth or paper, each pass", Figure.estimate(5, 3, 8, "g")),
   SQUEEZE("Share of the held liquid that squeezing leaves", Figure.estimate(0.6, 0.45, 0.75, "")),

@@ -13,7 +13,7 @@ import dremsa.core.measure.Provenance;
 public record Site(Figure altitudeM, Figure alkalinity) {
   /** Nobody has said: a low place, and water that may be anything. */
   public static final Site UNKNOWN =
-      new Site(Figure.estimate(100, 0, 600, "m"), Hardness.UNKNOWN.alkalinity());
+      new Site(Figure.estimate(0, 0, 600, "m"), Hardness.UNKNOWN.alkalinity());
 
   private static final double LOWEST_M = -400;
   private static final double HIGHEST_M = 5500;
