@@ -157,7 +157,7 @@ public final class Brew {
       if (step instanceof Step.Combine combine) {
         contents += millilitresOf(combine.ingredients(), scale);
         VesselKind kind = combine.vessel();
-        double needed = contents;
+        double needed = Math.max(contents, bulkOf(combine.ingredients(), scale));
         Optional<Vessel> vessel =
             kitchen.vessels().stream()
                 .filter(v -> v.kind() == kind && safeMillilitres(v) >= needed)
@@ -238,6 +238,18 @@ public final class Brew {
                 material.kind() == MaterialKind.GUM_SEED
                     || material.kind() == MaterialKind.GRAIN
                     || material.kind() == MaterialKind.GUM_POWDER);
+  }
+
+  /** Room that dried plants take before they are wet, mL. */
+  private double bulkOf(List<String> keys, double scale) {
+    double sum = 0;
+    for (String key : keys) {
+      Material material = materialOf(key).orElseThrow();
+      if (material.kind().isPlant() && !material.kind().isFresh()) {
+        sum += partsOf(key) * scale / material.density();
+      }
+    }
+    return sum;
   }
 
   private double millilitresOf(List<String> keys, double scale) {

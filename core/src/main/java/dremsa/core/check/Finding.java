@@ -50,6 +50,10 @@ public record Finding(
     /** Steps that undo or exclude each other. */
     CONTRADICTION,
     /** Not for the one it is meant for. */
-    NOT_FOR_THIS_PERSON
+    NOT_FOR_THIS_PERSON,
+    /** So little that the pot boils it down. */
+    BOILS_DOWN,
+    /** More plant, by its bulk, than the liquid covers or the vessel takes. */
+    NOT_COVERED
   }
 }

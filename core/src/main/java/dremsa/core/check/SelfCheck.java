@@ -77,6 +77,7 @@ public final class SelfCheck {
     SelfCheck check = new SelfCheck(brew, prediction, wearer, school);
     check.troubles();
     check.findings.addAll(StepOrder.of(brew));
+    check.findings.addAll(Bulk.of(brew, prediction));
     check.spirit();
     check.additions();
     check.plants();
