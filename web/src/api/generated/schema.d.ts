@@ -1427,6 +1427,12 @@ export interface components {
             beside: string[];
             slips: components["schemas"]["FindingJson"][];
         };
+        AssumptionJson: {
+            words: string;
+            /** Format: date */
+            lastDay: string;
+            useNow: boolean;
+        };
         BatchCostJson: {
             /** Format: double */
             total: number;
@@ -1845,7 +1851,7 @@ export interface components {
         };
         FindingJson: {
             /** @enum {string} */
-            code: "SPIRIT_NEAR_HEAT" | "ADDED_TOO_HOT" | "POWDER_IN_SPRAY" | "TOO_THICK_FOR_CONTAINER" | "ALOE_NOT_DRAINED" | "GRAIN_NOT_WASHED" | "GROUND_SEED_IN_GEL" | "WET_PLANT_IN_OIL" | "SEED_BOILED_AGAIN" | "PRESERVATIVE_NOT_WORKING" | "OVER_LIMIT" | "NOT_A_PRESERVATIVE" | "INFUSED_OR_ESSENTIAL" | "TOO_SOUR" | "LIFE_SPENT_EARLY" | "IMPOSSIBLE_HERE" | "NO_EFFECT" | "DROPS_OF_SOLID" | "WHICH_SCOOP" | "UNUSED" | "EMPTY_STEP" | "CONTRADICTION" | "NOT_FOR_THIS_PERSON";
+            code: "SPIRIT_NEAR_HEAT" | "ADDED_TOO_HOT" | "POWDER_IN_SPRAY" | "TOO_THICK_FOR_CONTAINER" | "ALOE_NOT_DRAINED" | "GRAIN_NOT_WASHED" | "GROUND_SEED_IN_GEL" | "WET_PLANT_IN_OIL" | "SEED_BOILED_AGAIN" | "PRESERVATIVE_NOT_WORKING" | "OVER_LIMIT" | "NOT_A_PRESERVATIVE" | "INFUSED_OR_ESSENTIAL" | "TOO_SOUR" | "LIFE_SPENT_EARLY" | "IMPOSSIBLE_HERE" | "NO_EFFECT" | "DROPS_OF_SOLID" | "WHICH_SCOOP" | "UNUSED" | "EMPTY_STEP" | "CONTRADICTION" | "NOT_FOR_THIS_PERSON" | "BOILS_DOWN" | "NOT_COVERED";
             /** @enum {string} */
             severity: "ERROR" | "WARNING" | "NOTE";
             place: string;
@@ -2586,6 +2592,8 @@ export interface components {
             /** Format: double */
             weighed?: number;
             beside: string[];
+            scoopGrams?: components["schemas"]["RangeJson"];
+            density?: components["schemas"]["FigureJson"];
         };
         PourWater: {
             /** Format: int64 */
@@ -2624,6 +2632,10 @@ export interface components {
             cost?: components["schemas"]["BatchCostJson"];
             filling: components["schemas"]["FillingJson"];
             influences: components["schemas"]["InfluenceJson"][];
+            ranges: {
+                [key: string]: components["schemas"]["RangeJson"];
+            };
+            mayCountAs: string[];
             ways: components["schemas"]["WayJson"][];
         };
         PriceJson: {
@@ -3144,6 +3156,7 @@ export interface components {
             lostHours: number;
             spent: components["schemas"]["CostJson"][];
             reasons: components["schemas"]["ReasonJson"][];
+            hangsOn?: components["schemas"]["AssumptionJson"];
         };
         VesselJson: {
             id: string;

@@ -6,6 +6,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, keys, newKey, ProblemError, type Prediction } from '../../api/client';
 import { useFormula, useHousehold, usePrediction, useShelf } from '../../api/queries';
 import { duration, formatFor } from '../../app/format';
+import { HangsOn } from '../../app/HangsOn';
 import { Failed, Waiting } from '../../app/states';
 import { BrewLine, KeepingBand, mainStep, WaterAccount } from '../../signature';
 import { Otherwise } from './Otherwise';
@@ -15,6 +16,7 @@ import { TargetForm } from './TargetForm';
 import { draftPlan, draftQuestion, loadDraft, saveDraft, wantedWords, type Draft } from './target';
 import { FillInto } from './FillInto';
 import { WeighOut } from './WeighOut';
+import { HowSure } from './HowSure';
 import { Why } from './Why';
 
 /** Measure: exact amounts for what is wanted in the bottle, how it goes, how long it keeps. */
@@ -150,6 +152,7 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
                     cloth
                   </Why>
                 </p>
+                <HowSure prediction={p} format={format} />
               </section>
               {p.findings.map((f) => (
                 <p key={f.place + f.code} className="caution">
@@ -181,6 +184,12 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
                     <p className="soft small">
                       {p.keeping.reasons[1]?.words} <Why result="keeps" prediction={p} />
                     </p>
+                    <HangsOn keeping={p.keeping} format={format} />
+                    {p.mayCountAs.length > 0 && (
+                      <p className="caution">
+                        Within what is not known it may also count as {p.mayCountAs.join(', or ')}.
+                      </p>
+                    )}
                   </div>
                   <KeepingBand
                     keeping={p.keeping}

@@ -75,6 +75,7 @@ export function WeighOut({ title, prediction: p, stale }: Props) {
               {Math.abs(a.scoopErrorPercent) >= 0.5 && a.scoops
                 ? ` · ${a.scoopErrorPercent > 0 ? '+' : '−'}${figure(Math.abs(a.scoopErrorPercent))} %`
                 : ''}
+              {spoonRange(a)}
               {' · '}
               {a.beside.slice(1).join(' · ')}
               {lacking(a.material) && <b className="lacking"> {lacking(a.material)}</b>}
@@ -137,4 +138,12 @@ function inOrder(p: Prediction): Prediction['amounts'] {
     return i < 0 ? order.length : i;
   };
   return [...p.amounts].sort((a, b) => at(a.ingredient) - at(b.ingredient));
+}
+
+/** A spoon of leaf weighs what it happens to weigh: said where it matters. */
+function spoonRange(a: Prediction['amounts'][number]): string {
+  const g = a.scoopGrams;
+  return a.plant && a.scoops && g?.low != null && g.high != null && g.high > g.low * 1.15
+    ? ` (weighs ${figure(g.low)} to ${figure(g.high)} g)`
+    : '';
 }

@@ -14,6 +14,7 @@ import {
 import { useBottle } from '../../api/queries';
 import { said, saidElse } from '../../app/fields';
 import { useFormat, type Format } from '../../app/format';
+import { HangsOn } from '../../app/HangsOn';
 import { done, Failed, tell, Waiting } from '../../app/states';
 import { BottlePicture, KeepingBand } from '../../signature';
 import { Happen } from './Happen';
@@ -246,6 +247,7 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
               format={format}
               now={standing ? Date.parse(view.now) : undefined}
             />
+            <HangsOn keeping={keeping} format={format} />
             {keeping.reasons.map((r) => (
               <p key={r.words} className="reason">
                 {r.words}

@@ -38,8 +38,11 @@ public final class Brew {
   private final Materials surroundings;
   private final Stock stock;
   private final Constants constants;
+  private final boolean coarse;
 
-  private Brew(Formula formula, Kitchen kitchen, Materials surroundings, Stock stock) {
+  private Brew(
+      Formula formula, Kitchen kitchen, Materials surroundings, Stock stock, boolean coarse) {
+    this.coarse = coarse;
     this.formula = formula;
     this.kitchen = kitchen;
     this.surroundings = surroundings;
@@ -54,7 +57,7 @@ public final class Brew {
                         .map(poured -> poured.material(id))
                         .orElseGet(() -> surroundings.get(id)))
             .toList();
-    this.constants = new Constants(kitchen);
+    this.constants = new Constants(kitchen, coarse);
   }
 
   /**
@@ -75,22 +78,30 @@ public final class Brew {
    *     is not there
    */
   public static Brew of(Formula formula, Kitchen kitchen, Materials materials, Stock stock) {
-    return new Brew(formula, kitchen, materials, stock);
+    return new Brew(formula, kitchen, materials, stock, false);
   }
 
   /** Another formula in the same surroundings. */
   public Brew with(Formula changed) {
-    return of(changed, kitchen, surroundings, stock);
+    return new Brew(changed, kitchen, surroundings, stock, coarse);
   }
 
   /** The same formula in another kitchen. */
   public Brew with(Kitchen changed) {
-    return of(formula, changed, surroundings, stock);
+    return new Brew(formula, changed, surroundings, stock, coarse);
   }
 
   /** The same formula with one material's figures changed. */
   public Brew with(Material changed) {
-    return of(formula, kitchen, surroundings.with(changed), stock);
+    return new Brew(formula, kitchen, surroundings.with(changed), stock, coarse);
+  }
+
+  /**
+   * The same brew, reckoned in steps three times as long: good enough for how far a result is
+   * shifted by something, not for the result itself.
+   */
+  Brew coarse() {
+    return new Brew(formula, kitchen, surroundings, stock, true);
   }
 
   /** The ways of a divided batch, each as a brew of its own; empty when it is not divided. */

@@ -16,6 +16,15 @@ final class Constants {
   static final double REFERENCE_K = 353.15;
   static final double KELVIN = 273.15;
 
+  private static final double FINE_DEGREES = 0.8;
+  private static final double COARSE_DEGREES = 2.4;
+
+  /** A moment of heating or cooling is about so many degrees long. */
+  final double degreesPerStep;
+
+  /** Reckoned roughly, to see how far something shifts a result. */
+  final boolean coarse;
+
   final double heatLoss;
   final double iceBathLoss;
   final double waterHeat;
@@ -54,6 +63,12 @@ final class Constants {
   final Climate climate;
 
   Constants(Kitchen kitchen) {
+    this(kitchen, false);
+  }
+
+  Constants(Kitchen kitchen, boolean coarse) {
+    this.coarse = coarse;
+    degreesPerStep = coarse ? COARSE_DEGREES : FINE_DEGREES;
     ModelParameters p = kitchen.parameters();
     climate = kitchen.climate();
     heatLoss = p.value(Parameter.HEAT_LOSS);

@@ -1,6 +1,7 @@
 package dremsa.core.brew;
 
 import dremsa.core.acid.Acid;
+import dremsa.core.acid.ChargeBalance;
 import dremsa.core.acid.Sourness;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
@@ -164,6 +165,14 @@ public record Contents(
   public Sourness.Ph ph() {
     double wet = water + juice;
     return share(wet, liquid()) < LEAST_WATER ? Sourness.Ph.NONE : sourness.ph(wet / 1000);
+  }
+
+  /** The pH that is believed, without its range; NaN where there is none. */
+  public double phLikely() {
+    double wet = water + juice;
+    return share(wet, liquid()) < LEAST_WATER
+        ? Double.NaN
+        : ChargeBalance.ph(sourness.likely(), wet / 1000);
   }
 
   /**

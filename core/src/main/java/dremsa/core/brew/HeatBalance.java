@@ -8,7 +8,6 @@ import java.util.List;
  * near rest the remainder is one step, so that weeks cost no more than hours.
  */
 final class HeatBalance {
-  private static final double DEGREES_PER_STEP = 0.8;
   private static final double AT_REST = 0.1;
 
   /** What warms no faster has come to its rest below the boil, °C a minute. */
@@ -81,7 +80,7 @@ final class HeatBalance {
       } else {
         // Longer than a third of the time constant would swing past the rest temperature.
         double stable = capacity / (loss * area) / 60 / 3;
-        step = Math.min(left, Math.min(stable, Math.max(0.02, DEGREES_PER_STEP / Math.abs(rate))));
+        step = Math.min(left, Math.min(stable, Math.max(0.02, k.degreesPerStep / Math.abs(rate))));
       }
       // At rest the step is far longer than the time constant. The rate half way, however little
       // off, would be multiplied into degrees; so it goes on for one time constant, and stays.

@@ -555,6 +555,10 @@ final class Pot {
   }
 
   TracePoint moment() {
+    if (k.coarse) {
+      // Who asks how far a result shifts looks at temperatures alone.
+      return new TracePoint(minute, celsius, liquid(), 0, 0);
+    }
     double strength = plants.isEmpty() ? 0 : extracted(plants.get(0));
     return new TracePoint(minute, celsius, liquid(), strength, thickness(celsius));
   }

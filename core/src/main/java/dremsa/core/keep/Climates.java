@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.UnaryOperator;
 
 /**
  * How warm the places are where bottles stand, and were: the household's settings, each from a
@@ -66,6 +67,28 @@ public final class Climates {
     kept.removeIf(since -> !since.from().isBefore(change.from()) && since != settings.get(0));
     kept.add(change);
     return of(kept);
+  }
+
+  /** The same, had the fridge always been so much warmer than it was set. */
+  Climates fridgeWarmerBy(double degrees) {
+    return each(
+        c ->
+            new Climate(c.roomC(), Math.min(15, Math.max(0, c.fridgeC() + degrees)), c.freezerC()));
+  }
+
+  /** The same, had the room always been so much warmer than it was set. */
+  Climates roomWarmerBy(double degrees) {
+    return each(
+        c ->
+            new Climate(
+                Math.min(45, Math.max(-5, c.roomC() + degrees)), c.fridgeC(), c.freezerC()));
+  }
+
+  private Climates each(UnaryOperator<Climate> change) {
+    return new Climates(
+        settings.stream()
+            .map(since -> new Since(since.from(), change.apply(since.climate())))
+            .toList());
   }
 
   /** The setting at a moment. */

@@ -6,10 +6,11 @@ package dremsa.core.keep;
  * @param school which
  * @param cleanWorking confirmed for this brew: sterilised bottle, strained fine, fridge at 5 °C; a
  *     date beyond the published figure needs it
+ * @param lifeFactor on the life of its class; 1 but for asking "what if"
  */
-record Custom(School school, boolean cleanWorking) {
+record Custom(School school, boolean cleanWorking, double lifeFactor) {
   double budgetHours(Classification found) {
-    return found.budgetHours(school);
+    return found.budgetHours(school) * lifeFactor;
   }
 
   /** The cap that counts, h after straining. */

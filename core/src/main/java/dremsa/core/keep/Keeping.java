@@ -29,6 +29,7 @@ import java.util.Optional;
  *     do not matter any more
  * @param bottleMl the size it is filled into, which decides how long it takes to chill; NaN where
  *     that is not known yet, which counts as one jar
+ * @param doubt how far off the law may be; none but for asking "what if"
  */
 public record Keeping(
     Instant start,
@@ -39,7 +40,19 @@ public record Keeping(
     List<Inherited> inherited,
     boolean cleanWorking,
     Climates climates,
-    double bottleMl) {
+    double bottleMl,
+    Doubt doubt) {
+  /**
+   * What is not known of how it spoils, as factors on what is believed; for asking "what if".
+   *
+   * @param faster on what warmth costs beyond the cold, 1 as believed
+   * @param life on the life of its class, 1 as believed
+   */
+  public record Doubt(double faster, double life) {
+    /** As believed. */
+    public static final Doubt NONE = new Doubt(1, 1);
+  }
+
   /** What is left to a thawed portion, h at 5 °C. */
   public static final double THAWED_H = 48;
 
@@ -59,7 +72,8 @@ public record Keeping(
 
   /** The same, with the age of the brews that it was made with. */
   public Keeping withInherited(List<Inherited> parts) {
-    return new Keeping(start, zone, school, place, events, parts, cleanWorking, climates, bottleMl);
+    return new Keeping(
+        start, zone, school, place, events, parts, cleanWorking, climates, bottleMl, doubt);
   }
 
   /** The same, with one more event. */
@@ -67,37 +81,78 @@ public record Keeping(
     List<KeepEvent> more = new ArrayList<>(events);
     more.add(event);
     return new Keeping(
-        start, zone, school, place, more, inherited, cleanWorking, climates, bottleMl);
+        start, zone, school, place, more, inherited, cleanWorking, climates, bottleMl, doubt);
   }
 
   /** The same, with clean working confirmed or not. */
   public Keeping withCleanWorking(boolean confirmed) {
     return new Keeping(
-        start, zone, school, place, events, inherited, confirmed, climates, bottleMl);
+        start, zone, school, place, events, inherited, confirmed, climates, bottleMl, doubt);
   }
 
   /** The same by another school. */
   public Keeping by(School other) {
     return new Keeping(
-        start, zone, other, place, events, inherited, cleanWorking, climates, bottleMl);
+        start, zone, other, place, events, inherited, cleanWorking, climates, bottleMl, doubt);
   }
 
   /** The same in places of another warmth. */
   public Keeping in(Climates others) {
     return new Keeping(
-        start, zone, school, place, events, inherited, cleanWorking, others, bottleMl);
+        start, zone, school, place, events, inherited, cleanWorking, others, bottleMl, doubt);
   }
 
   /** The same in bottles of this size, mL. */
   public Keeping filledInto(double millilitres) {
     return new Keeping(
-        start, zone, school, place, events, inherited, cleanWorking, climates, millilitres);
+        start, zone, school, place, events, inherited, cleanWorking, climates, millilitres, doubt);
+  }
+
+  /** The same, were warmth so many times as dear. */
+  Keeping spoilingFaster(double factor) {
+    return doubting(new Doubt(factor, doubt.life()));
+  }
+
+  /** The same, had its class so many times the life. */
+  Keeping livingLonger(double factor) {
+    return doubting(new Doubt(doubt.faster(), factor));
+  }
+
+  private Keeping doubting(Doubt other) {
+    return new Keeping(
+        start, zone, school, place, events, inherited, cleanWorking, climates, bottleMl, other);
   }
 
   /** A brew without events that stands in the fridge, its bottles not known yet. */
   public static Keeping inFridge(Instant start, ZoneId zone, School school, Climates climates) {
     return new Keeping(
-        start, zone, school, Place.FRIDGE, List.of(), List.of(), false, climates, Double.NaN);
+        start,
+        zone,
+        school,
+        Place.FRIDGE,
+        List.of(),
+        List.of(),
+        false,
+        climates,
+        Double.NaN,
+        Doubt.NONE);
+  }
+
+  /**
+   * How long a brew lasts, without the reasons.
+   *
+   * @param keepingClass that it counts as
+   * @param runsOut the moment at which the binding clock ends
+   */
+  public record Lasting(KeepingClass keepingClass, Instant runsOut) {}
+
+  /** What {@link #judge} finds, for those who ask often and need no reasons. */
+  public Lasting lasts(Brew brew, Prediction prediction) {
+    Timeline timeline = Timeline.of(brew.formula(), prediction, this);
+    boolean frozen = stands() == Place.FREEZER;
+    Custom custom = new Custom(school, cleanWorking, doubt.life());
+    Life life = live(brew, prediction, custom, timeline, frozen);
+    return new Lasting(life.found().keepingClass(), at(life.end(custom, timeline, frozen).hour()));
   }
 
   /**
@@ -108,7 +163,7 @@ public record Keeping(
   public Verdict judge(Brew brew, Prediction prediction, Instant now) {
     Timeline timeline = Timeline.of(brew.formula(), prediction, this);
     boolean frozen = stands() == Place.FREEZER;
-    Custom custom = new Custom(school, cleanWorking);
+    Custom custom = new Custom(school, cleanWorking, doubt.life());
     Life life = live(brew, prediction, custom, timeline, frozen);
     KeepingClass keepingClass = life.found().keepingClass();
     Life.End ends = life.end(custom, timeline, frozen);

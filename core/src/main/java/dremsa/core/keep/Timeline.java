@@ -53,10 +53,6 @@ final class Timeline {
       double middle = Spoilage.rate((fromC + toC) / 2);
       return fromC == toC ? middle : (Spoilage.rate(fromC) + 4 * middle + Spoilage.rate(toC)) / 6;
     }
-
-    double spent() {
-      return hours() == 0 ? 0 : hours() * rate();
-    }
   }
 
   /** What a cause cost. */
@@ -68,6 +64,13 @@ final class Timeline {
 
   private final Instant start;
   private final List<Piece> pieces;
+
+  /** How much faster warmth spoils it than the law says; 1 as believed. */
+  private final double faster;
+
+  /** Life spent by the beginning of each piece. */
+  private final double[] spentBefore;
+
   private final double bottledHour;
   private final double roomFrom;
   private final Freezing freezing;
@@ -79,9 +82,17 @@ final class Timeline {
       double bottledHour,
       double roomFrom,
       Freezing freezing,
-      double opened) {
+      double opened,
+      double faster) {
     this.start = start;
     this.pieces = pieces;
+    this.faster = faster;
+    this.spentBefore = new double[pieces.size()];
+    double spent = 0;
+    for (int i = 0; i < spentBefore.length; i++) {
+      spentBefore[i] = spent;
+      spent += spent(pieces.get(i));
+    }
     this.bottledHour = bottledHour;
     this.roomFrom = roomFrom;
     this.freezing = freezing;
@@ -108,7 +119,13 @@ final class Timeline {
       }
     }
     return new Timeline(
-        start, pieces, bottled, roomFrom(stays), Freezing.of(stays, bottled), opened);
+        start,
+        pieces,
+        bottled,
+        roomFrom(stays),
+        Freezing.of(stays, bottled),
+        opened,
+        keeping.doubt().faster());
   }
 
   /** Where it stood from one hour to another; the last has no end. */
@@ -267,17 +284,14 @@ final class Timeline {
     List<TracePoint> trace = prediction.trace();
     int step = 0;
     List<StepOutcome> steps = prediction.steps();
+    String cause = StepWords.headline(formula.steps().get(0));
     for (int i = 1; i < trace.size(); i++) {
       double middle = (trace.get(i - 1).minute() + trace.get(i).minute()) / 2;
       while (step < steps.size() - 1 && middle > steps.get(step).endMinute()) {
         step++;
+        cause = StepWords.headline(formula.steps().get(step));
       }
-      add(
-          pieces,
-          trace.get(i - 1),
-          trace.get(i),
-          begins,
-          StepWords.headline(formula.steps().get(step)));
+      add(pieces, trace.get(i - 1), trace.get(i), begins, cause);
     }
   }
 
@@ -363,14 +377,35 @@ final class Timeline {
 
   /** Life spent up to an hour. */
   double spentBy(double hour) {
-    double sum = 0;
-    for (Piece piece : pieces) {
-      if (piece.from >= hour) {
-        break;
+    int last = lastFrom(hour);
+    return last < 0
+        ? 0
+        : spentBefore[last] + spent(pieces.get(last).between(pieces.get(last).from(), hour));
+  }
+
+  /** Hours of life that an hour of a piece costs. */
+  private double rate(Piece piece) {
+    double rate = piece.rate();
+    return rate <= 1 ? rate : 1 + (rate - 1) * faster;
+  }
+
+  private double spent(Piece piece) {
+    return piece.hours() == 0 ? 0 : piece.hours() * rate(piece);
+  }
+
+  /** The last piece that begins before an hour; -1 when none does. */
+  private int lastFrom(double hour) {
+    int low = 0;
+    int high = pieces.size() - 1;
+    while (low <= high) {
+      int middle = (low + high) / 2;
+      if (pieces.get(middle).from < hour) {
+        low = middle + 1;
+      } else {
+        high = middle - 1;
       }
-      sum += piece.between(piece.from(), hour).spent();
     }
-    return sum;
+    return high;
   }
 
   /** What each cause has cost up to an hour, in the order in which they came. */
@@ -379,7 +414,7 @@ final class Timeline {
     for (Piece piece : pieces) {
       if (piece.from < hour) {
         Piece part = piece.between(piece.from(), hour);
-        double spent = part.spent();
+        double spent = spent(part);
         double hours = spent > 0 ? part.hours() : 0;
         costs.merge(
             part.cause, new Cost(hours, spent), (old, add) -> old.plus(add.hours, add.spent));
@@ -390,14 +425,29 @@ final class Timeline {
 
   /** The hour at which so much life is spent; infinite when it never is. */
   double whenSpent(double budget) {
-    double left = budget;
-    for (Piece piece : pieces) {
-      double rate = piece.rate();
+    for (int i = lastBefore(budget); i >= 0 && i < pieces.size(); i++) {
+      Piece piece = pieces.get(i);
+      double left = budget - spentBefore[i];
+      double rate = rate(piece);
       if (rate > 0 && rate * piece.hours() >= left) {
         return piece.from + left / rate;
       }
-      left -= piece.hours() == 0 || rate == 0 ? 0 : piece.spent();
     }
     return Double.POSITIVE_INFINITY;
+  }
+
+  /** The first piece in which so much may be spent. */
+  private int lastBefore(double budget) {
+    int low = 0;
+    int high = pieces.size() - 1;
+    while (low <= high) {
+      int middle = (low + high) / 2;
+      if (spentBefore[middle] < budget) {
+        low = middle + 1;
+      } else {
+        high = middle - 1;
+      }
+    }
+    return Math.max(0, high);
   }
 }

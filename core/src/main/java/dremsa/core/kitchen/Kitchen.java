@@ -109,6 +109,20 @@ public record Kitchen(
         hobs, changed, strainers, scoops, climate, parameters, counts, scaleStep, site);
   }
 
+  /** The same kitchen with one hob replaced by another of the same id. */
+  public Kitchen withHob(Hob changed) {
+    return new Kitchen(
+        hobs.stream().map(hob -> hob.id().equals(changed.id()) ? changed : hob).toList(),
+        vessels,
+        strainers,
+        scoops,
+        climate,
+        parameters,
+        counts,
+        scaleStep,
+        site);
+  }
+
   /** The same kitchen with other model parameters. */
   public Kitchen withParameters(ModelParameters changed) {
     return new Kitchen(hobs, vessels, strainers, scoops, climate, changed, counts, scaleStep, site);

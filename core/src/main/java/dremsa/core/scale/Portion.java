@@ -1,11 +1,13 @@
 package dremsa.core.scale;
 
+import dremsa.core.brew.Ranges;
 import dremsa.core.formula.Ingredient;
 import dremsa.core.formula.Proportion;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Property;
+import dremsa.core.measure.Figure;
 import dremsa.core.measure.ScoopSet.Rounding;
 import dremsa.core.measure.ScoopedAmount;
 import java.util.Optional;
@@ -49,6 +51,19 @@ public record Portion(
         kitchen.scoops().round(millilitres, limited ? Rounding.DOWN : Rounding.NEAREST),
         drops,
         weighed(grams, kitchen.scaleStep(), limited));
+  }
+
+  /**
+   * What the scoops weigh, g, with the range of what a spoon of it weighs; empty without scoops.
+   */
+  public Optional<Ranges.Range> scoopGrams() {
+    Figure density = material.figures().get(Property.DENSITY);
+    double volume = scooped.millilitres();
+    return density == null || volume <= 0
+        ? Optional.empty()
+        : Optional.of(
+            new Ranges.Range(
+                volume * density.low(), volume * density.value(), volume * density.high()));
   }
 
   private static Optional<Double> weighed(double grams, double step, boolean limited) {

@@ -167,13 +167,15 @@ class BrewTest {
   @Test
   void rangesHoldTheValueAndOpenUp() {
     Brew brew = Kitchens.builtIn("lemon-balm-spray");
+    VesselChoice vessels = brew.vesselsFor(0.5);
     Ranges.Study study =
         Ranges.study(
-            brew,
-            0.5,
-            brew.vesselsFor(0.5),
-            Facts.NONE,
-            java.util.Map.of("ml", p -> p.finished().millilitres()));
+            brew.predict(0.5, vessels, Facts.NONE),
+            Ranges.coarse(brew, 0.5, vessels, Facts.NONE),
+            Ranges.moved(brew, 0.5, vessels, Facts.NONE, p -> p),
+            List.of(
+                new Ranges.Result<Prediction>(
+                    "ml", Ranges.Kind.POSITIVE, p -> p.finished().millilitres())));
     Ranges.Range ml = study.ranges().get("ml");
     assertThat(ml.low()).isLessThan(ml.value());
     assertThat(ml.high()).isGreaterThan(ml.value());

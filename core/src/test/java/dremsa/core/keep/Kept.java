@@ -18,6 +18,16 @@ public final class Kept {
 
   public static Keeping of(
       Instant start, ZoneId zone, School school, Place place, List<KeepEvent> events) {
-    return new Keeping(start, zone, school, place, events, List.of(), false, USUAL, Double.NaN);
+    return new Keeping(
+        start,
+        zone,
+        school,
+        place,
+        events,
+        List.of(),
+        false,
+        USUAL,
+        Double.NaN,
+        Keeping.Doubt.NONE);
   }
 }

@@ -3,38 +3,34 @@ package dremsa.server.predictions;
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
-import dremsa.core.brew.Ranges;
 import dremsa.core.brew.VesselChoice;
 import dremsa.core.check.Wearer;
 import dremsa.core.fill.ContainerSet;
 import dremsa.core.fill.Filling;
 import dremsa.core.formula.Branch;
+import dremsa.core.keep.Assumption;
 import dremsa.core.keep.Climates;
 import dremsa.core.keep.Inherited;
 import dremsa.core.keep.Keeping;
 import dremsa.core.keep.School;
 import dremsa.core.keep.Verdict;
 import dremsa.core.measure.MeasureSystem;
+import dremsa.core.outlook.Outlook;
 import dremsa.core.scale.Cost;
 import dremsa.core.scale.Target;
 import dremsa.server.wire.PredictionJson;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Judges a predicted batch and gathers everything that a screen shows of it. */
 @Service
 public class Predictions {
-  private static final double HOUR_MS = 3_600_000;
-
   /** A batch: what is brewed, in which size and vessels, with what is known of it. */
   public record Batched(
       Brew brew, double scale, VesselChoice vessels, Prediction prediction, Facts facts) {}
@@ -124,11 +120,16 @@ public class Predictions {
 
   private PredictionJson describe(
       Batched batch, Asked asked, Fill fill, Verdict verdict, List<PredictionJson.WayJson> ways) {
-    Ranges.Study study =
+    Outlook outlook =
         asked.withRanges()
-            ? Ranges.study(
-                batch.brew(), batch.scale(), batch.vessels(), batch.facts(), ranged(batch, asked))
-            : new Ranges.Study(Map.of(), List.of());
+            ? Outlook.of(
+                batch.brew(),
+                batch.scale(),
+                batch.vessels(),
+                batch.facts(),
+                batch.prediction(),
+                asked.keeping())
+            : Outlook.none();
     return PredictionJson.of(
         batch.brew(),
         batch.scale(),
@@ -139,8 +140,12 @@ public class Predictions {
             verdict,
             asked.wearer(),
             asked.measures(),
-            study.ranges(),
-            study.influences(),
+            outlook,
+            Assumption.dearest(
+                batch.brew(),
+                batch.prediction(),
+                asked.keeping(),
+                bottled(batch.prediction(), asked.start())),
             cost(batch.prediction(), asked),
             fill.of(batch),
             ways));
@@ -166,53 +171,5 @@ public class Predictions {
         cost.per100Ml(),
         asked.shopPer100Ml() == null ? null : cost.against(asked.shopPer100Ml()),
         cost.unpriced().stream().sorted().toList());
-  }
-
-  /** The results that are told with a range. */
-  private static Map<String, ToDoubleFunction<Prediction>> ranged(Batched batch, Asked asked) {
-    Map<String, ToDoubleFunction<Prediction>> results = new LinkedHashMap<>();
-    put(results, PredictionJson.BOTTLED, batch, p -> p.finished().millilitres());
-    put(results, PredictionJson.HELD, batch, p -> p.account().held());
-    put(results, PredictionJson.STEAM, batch, p -> p.account().steam());
-    put(results, PredictionJson.CLOTH, batch, p -> p.account().cloth());
-    put(results, PredictionJson.TIME, batch, p -> p.steps().get(p.steps().size() - 1).endMinute());
-    put(
-        results,
-        PredictionJson.STRENGTH,
-        batch,
-        p -> p.strengths().isEmpty() ? 0 : p.strengths().get(0).extracted() * 100);
-    put(results, PredictionJson.THICKNESS, batch, p -> p.finished().thickness());
-    Keeping keeping = asked.keeping();
-    put(
-        results,
-        PredictionJson.KEEPS,
-        batch,
-        p ->
-            Duration.between(
-                        asked.start(),
-                        keeping.judge(batch.brew(), p, bottled(p, asked.start())).runsOut())
-                    .toMillis()
-                / HOUR_MS);
-    return results;
-  }
-
-  /**
-   * At the edge of what works a result may be no number (a pot that no longer boils); it then
-   * counts as unmoved.
-   */
-  private static void put(
-      Map<String, ToDoubleFunction<Prediction>> results,
-      String name,
-      Batched batch,
-      ToDoubleFunction<Prediction> result) {
-    double middle = result.applyAsDouble(batch.prediction());
-    if (Double.isFinite(middle)) {
-      results.put(
-          name,
-          p -> {
-            double value = result.applyAsDouble(p);
-            return Double.isFinite(value) ? value : middle;
-          });
-    }
   }
 }

@@ -30,6 +30,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.PageRequest;
@@ -195,7 +196,9 @@ class BottleController {
         batch.startedAt(),
         now,
         today(household),
-        VerdictJson.of(verdict),
+        VerdictJson.of(
+            verdict,
+            bottle.endedAt() == null ? judging.known(bottle).hangsOn(now) : Optional.empty()),
         new KeptBy(bottle.school(), bottle.cleanWorking(), List.of(School.values())),
         batch.brew().materials().stream().map(material -> material.name()).toList(),
         formula.purposes().stream().sorted().map(Purpose::words).toList(),

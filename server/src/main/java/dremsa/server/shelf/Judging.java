@@ -1,6 +1,7 @@
 package dremsa.server.shelf;
 
 import dremsa.core.brew.Contents;
+import dremsa.core.keep.Assumption;
 import dremsa.core.keep.Inherited;
 import dremsa.core.keep.KeepEvent;
 import dremsa.core.keep.Keeping;
@@ -22,6 +23,7 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -136,6 +138,13 @@ class Judging {
       return judge(keeping, now);
     }
 
+    /** What its last day takes for granted most. */
+    Optional<Assumption> hangsOn(Instant now) {
+      LocalDate shown = judge(now).lastDay();
+      return Assumption.dearest(batch.brew(), batch.prediction(), keeping, now)
+          .filter(assumption -> assumption.lastDay().isBefore(shown));
+    }
+
     /** The same bottle, had it been kept otherwise. */
     Verdict judge(Keeping otherwise, Instant now) {
       Verdict verdict = otherwise.judge(batch.brew(), batch.prediction(), now);
@@ -174,7 +183,8 @@ class Judging {
             batch.inherited(),
             bottle.cleanWorking(),
             kitchens.climates(bottle.householdId()),
-            bottle.sizeMl()));
+            bottle.sizeMl(),
+            Keeping.Doubt.NONE));
   }
 
   private void keepEvent(BottleEvent event, List<KeepEvent> into) {

@@ -19,11 +19,15 @@ import dremsa.core.check.Wearer;
 import dremsa.core.fill.Filling;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepWords;
+import dremsa.core.keep.Assumption;
+import dremsa.core.keep.KeepingClass;
 import dremsa.core.keep.Verdict;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.VesselKind;
+import dremsa.core.material.Property;
 import dremsa.core.material.Weighed;
 import dremsa.core.measure.MeasureSystem;
+import dremsa.core.outlook.Outlook;
 import dremsa.core.scale.Load;
 import dremsa.core.scale.Portion;
 import dremsa.core.scale.Scaling;
@@ -31,11 +35,20 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
-/** A prediction as screens need it: every figure of a brew that is shown comes from here. */
+/**
+ * A prediction as screens need it: every figure of a brew that is shown comes from here.
+ *
+ * @param ranges of every estimated figure, by its name ({@link Outlook}); empty where none was
+ *     asked for
+ * @param mayCountAs classes that it may belong to within what is not known, other than it does
+ */
 public record PredictionJson(
     double scale,
     RangeJson bottledMl,
@@ -60,6 +73,8 @@ public record PredictionJson(
     @Nullable BatchCostJson cost,
     FillingJson filling,
     List<InfluenceJson> influences,
+    Map<String, RangeJson> ranges,
+    List<String> mayCountAs,
     List<WayJson> ways) {
 
   /**
@@ -129,6 +144,8 @@ public record PredictionJson(
    * @param drops for what is counted in drops
    * @param weighed as the kitchen's scale shows it, g; null where it is too coarse for that
    * @param beside the same amount in other measures
+   * @param scoopGrams what the scoops weigh, with the range of what a spoon of it weighs
+   * @param density behind that, with its source
    */
   public record PortionJson(
       String ingredient,
@@ -143,7 +160,9 @@ public record PredictionJson(
       double scoopErrorPercent,
       @Nullable Integer drops,
       @Nullable Double weighed,
-      List<String> beside) {}
+      List<String> beside,
+      @Nullable RangeJson scoopGrams,
+      @Nullable FigureJson density) {}
 
   /** The water account, g. */
   public record WaterJson(
@@ -187,18 +206,6 @@ public record PredictionJson(
   /** Strength in one plant. */
   public record StrengthJson(String ingredient, double extractedPercent, double gramsPer100Ml) {}
 
-  /** The names of the ranged results. */
-  public static final String BOTTLED = "bottled";
-
-  public static final String STRENGTH = "strength";
-
-  public static final String THICKNESS = "thickness";
-  public static final String KEEPS = "keeps";
-  public static final String HELD = "held";
-  public static final String STEAM = "steam";
-  public static final String CLOTH = "cloth";
-  public static final String TIME = "time";
-
   /** So many influences are told for each result: the rest moves it little. */
   private static final int TOLD = 6;
 
@@ -208,8 +215,8 @@ public record PredictionJson(
       Verdict verdict,
       Wearer wearer,
       MeasureSystem measures,
-      Map<String, Range> ranges,
-      List<Influence> influences,
+      Outlook outlook,
+      Optional<Assumption> hangsOn,
       @Nullable BatchCostJson cost,
       FillingJson filling,
       List<WayJson> ways) {}
@@ -220,13 +227,15 @@ public record PredictionJson(
     Finished finished = prediction.finished();
     double strongest =
         prediction.strengths().isEmpty() ? 0 : prediction.strengths().get(0).extracted() * 100;
-    Map<String, Range> ranges = beside.ranges();
+    Map<String, Range> ranges = beside.outlook().ranges();
     return new PredictionJson(
         scale,
-        range(ranges.get(BOTTLED), finished.millilitres()),
-        range(ranges.get(STRENGTH), strongest),
-        finished.band().isEmpty() ? null : range(ranges.get(THICKNESS), finished.thickness()),
-        ranges.containsKey(KEEPS) ? range(ranges.get(KEEPS), 0) : null,
+        range(ranges.get(Outlook.BOTTLED), finished.millilitres()),
+        range(ranges.get(Outlook.STRENGTH), strongest),
+        finished.band().isEmpty()
+            ? null
+            : range(ranges.get(Outlook.THICKNESS), finished.thickness()),
+        ranges.containsKey(Outlook.KEEPS) ? range(ranges.get(Outlook.KEEPS), 0) : null,
         PhJson.of(prediction.contents().ph()),
         finished.alcoholPercent(),
         Scaling.portions(brew, prediction).stream()
@@ -251,7 +260,7 @@ public record PredictionJson(
             .toList(),
         outcomes.get(outcomes.size() - 1).endMinute(),
         beside.bottledAt(),
-        VerdictJson.of(beside.verdict()),
+        VerdictJson.of(beside.verdict(), beside.hangsOn()),
         SelfCheck.of(brew, prediction, beside.wearer(), beside.verdict().school()).stream()
             .map(FindingJson::of)
             .toList(),
@@ -260,7 +269,15 @@ public record PredictionJson(
             .toList(),
         beside.cost(),
         beside.filling(),
-        influences(beside.influences()),
+        influences(beside.outlook().influences()),
+        ranges.entrySet().stream()
+            .collect(
+                Collectors.toMap(
+                    Map.Entry::getKey,
+                    e -> range(e.getValue(), e.getValue().value()),
+                    (a, b) -> a,
+                    LinkedHashMap::new)),
+        beside.outlook().otherClasses().stream().map(KeepingClass::words).toList(),
         beside.ways());
   }
 
@@ -295,7 +312,9 @@ public record PredictionJson(
         portion.scooped().error() * 100,
         portion.drops().orElse(null),
         portion.weighed().orElse(null),
-        Weighed.beside(portion.grams(), portion.millilitres(), null, measures));
+        Weighed.beside(portion.grams(), portion.millilitres(), null, measures),
+        portion.scoopGrams().map(r -> range(r, r.value())).orElse(null),
+        portion.material().figure(Property.DENSITY).map(FigureJson::of).orElse(null));
   }
 
   private static WaterJson water(WaterAccount account) {

@@ -1,5 +1,6 @@
 package dremsa.server.wire;
 
+import dremsa.core.keep.Assumption;
 import dremsa.core.keep.KeepingClass;
 import dremsa.core.keep.Reason;
 import dremsa.core.keep.School;
@@ -7,6 +8,7 @@ import dremsa.core.keep.Verdict;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -16,6 +18,8 @@ import org.jspecify.annotations.Nullable;
  * @param spentHours of it up to now
  * @param lostHours of it that warmth took beyond the time that passed anyway
  * @param spent what cost life, the dearest first
+ * @param hangsOn what the last day takes for granted most; null where nothing moves it, or where it
+ *     was not asked for
  */
 public record VerdictJson(
     KeepingClass keepingClass,
@@ -31,7 +35,11 @@ public record VerdictJson(
     double spentHours,
     double lostHours,
     List<CostJson> spent,
-    List<ReasonJson> reasons) {
+    List<ReasonJson> reasons,
+    @Nullable AssumptionJson hangsOn) {
+
+  /** What the last day takes for granted: "if the fridge is 7 °C", and the day it has then. */
+  public record AssumptionJson(String words, LocalDate lastDay, boolean useNow) {}
 
   /**
    * What cost life.
@@ -51,6 +59,10 @@ public record VerdictJson(
   public record ReasonJson(String code, String words, String source) {}
 
   public static VerdictJson of(Verdict verdict) {
+    return of(verdict, Optional.empty());
+  }
+
+  public static VerdictJson of(Verdict verdict, Optional<Assumption> hangsOn) {
     return new VerdictJson(
         verdict.keepingClass(),
         verdict.keepingClass().words(),
@@ -67,7 +79,8 @@ public record VerdictJson(
         verdict.spent().stream()
             .map(cost -> new CostJson(cost.cause(), cost.hours(), cost.spent()))
             .toList(),
-        verdict.reasons().stream().map(VerdictJson::reason).toList());
+        verdict.reasons().stream().map(VerdictJson::reason).toList(),
+        hangsOn.map(a -> new AssumptionJson(a.words(), a.lastDay(), a.useNow())).orElse(null));
   }
 
   private static ReasonJson reason(Reason reason) {
