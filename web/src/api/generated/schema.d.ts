@@ -1557,6 +1557,7 @@ export interface components {
             stops: string[];
             /** Format: date-time */
             sterilisedAt?: string;
+            override?: components["schemas"]["Deliberate"];
             happenings: components["schemas"]["BottleHappening"][];
         };
         Bought: {
@@ -1743,6 +1744,10 @@ export interface components {
             /** Format: double */
             ph?: number;
             words: string[];
+        };
+        Deliberate: {
+            what: string;
+            reason: string;
         };
         Device: {
             id: string;
@@ -2469,6 +2474,7 @@ export interface components {
             startAt?: string;
             /** Format: date-time */
             readyBy?: string;
+            override?: string;
         };
         NewContainers: {
             /** @enum {string} */
@@ -2795,6 +2801,7 @@ export interface components {
             target: components["schemas"]["TargetJson"];
             prediction: components["schemas"]["PredictionJson"];
             comparison?: components["schemas"]["Comparison"];
+            override?: components["schemas"]["Deliberate"];
             kin: components["schemas"]["Kin"][];
             happenings: components["schemas"]["HappeningLine"][];
         };

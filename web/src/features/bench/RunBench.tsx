@@ -2,6 +2,7 @@ import { Button } from '@mantine/core';
 import { Link, useOutletContext } from 'react-router';
 import type { Run } from '../../api/client';
 import { useHousehold, useRun } from '../../api/queries';
+import { AgainstWarning } from '../../app/AgainstWarning';
 import { useServerClock } from '../../app/clock';
 import { formatFor, type Format } from '../../app/format';
 import { Failed, Waiting } from '../../app/states';
@@ -100,6 +101,7 @@ function RunView({ run, at, format }: { run: Run; at: number; format: Format }) 
           {running && <Departures run={run} tap={tap} />}
         </div>
         <div className="stack wide">
+          <AgainstWarning override={run.override} />
           {run.kin.length > 0 && (
             <p>
               {run.status === 'DIVIDED' ? 'It goes on as' : 'Of the same batch:'}{' '}

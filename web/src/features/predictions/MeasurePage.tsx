@@ -9,6 +9,7 @@ import { duration, formatFor } from '../../app/format';
 import { HangsOn } from '../../app/HangsOn';
 import { Failed, Waiting } from '../../app/states';
 import { BrewLine, KeepingBand, mainStep, WaterAccount } from '../../signature';
+import { Deliberate } from './Deliberate';
 import { Otherwise } from './Otherwise';
 import { Pours } from './Pours';
 import { StartWhen, whenBody, type When } from './StartWhen';
@@ -49,6 +50,7 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
   });
   const shelf = useShelf();
   const standing = useMemo(() => new Set(shelf.data?.bottles.map((b) => b.id) ?? []), [shelf.data]);
+  const [reason, setReason] = useState('');
   const [when, setWhen] = useState<When>({ kind: 'NOW', at: '' });
   const change = (part: Partial<Draft>) => {
     const next = { ...draft, ...part };
@@ -71,7 +73,11 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
       ask(
         api.POST('/api/batches', {
           params: { header: { 'Idempotency-Key': key.current } },
-          body: { ...draftPlan(id, draft, formula, standing), ...whenBody(when, format) },
+          body: {
+            ...draftPlan(id, draft, formula, standing),
+            ...whenBody(when, format),
+            override: reason || undefined,
+          },
         }),
       ),
     onSuccess: async (run) => {
@@ -260,6 +266,9 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
               />
             </div>
           </details>
+          {p && (
+            <Deliberate prediction={p} reason={reason} error={brew.error} onChange={setReason} />
+          )}
           <StartWhen when={when} error={brew.error} onChange={setWhen} />
           <Button
             fullWidth

@@ -14,6 +14,7 @@ import {
 import { useBottle } from '../../api/queries';
 import { said, saidElse } from '../../app/fields';
 import { useFormat, type Format } from '../../app/format';
+import { AgainstWarning } from '../../app/AgainstWarning';
 import { HangsOn } from '../../app/HangsOn';
 import { done, Failed, tell, Waiting } from '../../app/states';
 import { BottlePicture, KeepingBand } from '../../signature';
@@ -248,6 +249,7 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
               now={standing ? Date.parse(view.now) : undefined}
             />
             <HangsOn keeping={keeping} format={format} />
+            <AgainstWarning override={view.override} />
             {keeping.reasons.map((r) => (
               <p key={r.words} className="reason">
                 {r.words}

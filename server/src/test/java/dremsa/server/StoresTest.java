@@ -230,7 +230,8 @@ class StoresTest {
                 Map.of("value", 1350, "unit", "g"),
                 "minutes",
                 10));
-    assertThat(held.at("/value").asDouble()).isBetween(564.0, 700.0);
+    // 150 g in ten minutes are 564 W, of which an open surface of 18 cm loses some 227 by itself.
+    assertThat(held.at("/value").asDouble()).isBetween(300.0, 370.0);
     assertThat(
             owner
                 .post(

@@ -2,6 +2,7 @@ package dremsa.core.check;
 
 import dremsa.core.acid.Sourness;
 import dremsa.core.brew.Brew;
+import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
 import dremsa.core.brew.StepOutcome;
 import dremsa.core.brew.Trouble;
@@ -88,6 +89,21 @@ public final class SelfCheck {
     check.lifeSpent();
     check.findings.sort((a, b) -> a.severity().compareTo(b.severity()));
     return List.copyOf(check.findings);
+  }
+
+  /**
+   * What keeps a batch from being started without a second thought: the errors, those of the ways
+   * of a divided batch as well. Dangerous is deliberate.
+   *
+   * @param scale of the batch
+   */
+  public static List<Finding> errors(
+      Brew brew, double scale, Facts facts, Prediction prediction, School school) {
+    List<Finding> all = new ArrayList<>(of(brew, prediction, Wearer.ADULT, school));
+    for (Brew way : brew.ways()) {
+      all.addAll(of(way, way.predict(scale, facts), Wearer.ADULT, school));
+    }
+    return all.stream().filter(f -> f.severity() == Severity.ERROR).distinct().toList();
   }
 
   private void troubles() {

@@ -65,6 +65,11 @@ class Batch {
   private int schemaVersion;
   private double scale;
 
+  /** What the self-check called dangerous; null where it called nothing so. */
+  private String overridden;
+
+  private String overrideReason;
+
   @Enumerated(EnumType.STRING)
   @Column(columnDefinition = "varchar(20)")
   private Status status;
@@ -151,6 +156,8 @@ class Batch {
         new Batch(
             UUID.randomUUID(), whole.householdId, naming, snapshot, whole.scale, whole.startedAt);
     part.parentId = whole.id;
+    part.overridden = whole.overridden;
+    part.overrideReason = whole.overrideReason;
     part.status = Status.RUNNING;
     whole.steps.forEach(step -> part.steps.add(StepDone.of(part.householdId, step.state())));
     // The dividing itself takes no time.
@@ -160,6 +167,19 @@ class Batch {
     part.steps.add(new StepDone(whole.householdId, at));
     part.step = part.steps.size() - 1;
     return part;
+  }
+
+  /** It is brewed although the self-check called it dangerous. */
+  void override(Deliberate deliberate) {
+    overridden = deliberate.what();
+    overrideReason = deliberate.reason();
+  }
+
+  /** What was dangerous and brewed on purpose; null where nothing was. */
+  @Nullable Deliberate override() {
+    return overridden == null || overrideReason == null
+        ? null
+        : new Deliberate(overridden, overrideReason);
   }
 
   /** The first step begins. */

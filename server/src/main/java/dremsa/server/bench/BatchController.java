@@ -74,6 +74,8 @@ class BatchController {
    * @param pours the bottle of the shelf behind each brew used as an ingredient
    * @param startAt begin then; it waits on the bench until it is begun
    * @param readyBy begin so early that it is usually ready by then
+   * @param override why it is brewed although the self-check calls it dangerous; it stays with the
+   *     batch, its bottles and their labels
    */
   record NewBatch(
       @NotNull(message = "Say which formula.") @Size(max = 80, message = "At most 80 characters.")
@@ -87,7 +89,8 @@ class BatchController {
           @Nullable List<@Valid PlannedStep> steps,
       @Size(max = 20, message = "At most 20 bottles.") @Nullable Map<String, UUID> pours,
       @Nullable Instant startAt,
-      @Nullable Instant readyBy)
+      @Nullable Instant readyBy,
+      @Size(max = 300, message = "At most 300 characters.") @Nullable String override)
       implements Plan {}
 
   /** A planned start moved. */

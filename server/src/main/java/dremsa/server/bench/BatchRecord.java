@@ -6,12 +6,14 @@ import dremsa.core.keep.Inherited;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A batch as it really was, as far as keeping needs it.
  *
  * @param wholeId the batch that it is a part of; its own id for a whole one
  * @param inherited the age of the brews that were poured into it
+ * @param override what was dangerous and brewed on purpose; null where nothing was
  */
 public record BatchRecord(
     UUID id,
@@ -22,4 +24,5 @@ public record BatchRecord(
     Instant startedAt,
     Brew brew,
     Prediction prediction,
-    List<Inherited> inherited) {}
+    List<Inherited> inherited,
+    @Nullable Deliberate override) {}

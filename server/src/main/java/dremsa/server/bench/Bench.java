@@ -2,6 +2,8 @@ package dremsa.server.bench;
 
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.Prediction;
+import dremsa.core.check.Finding;
+import dremsa.core.check.SelfCheck;
 import dremsa.core.formula.Branch;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Ingredient;
@@ -11,6 +13,7 @@ import dremsa.core.formula.Window;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
+import dremsa.server.accounts.Households;
 import dremsa.server.formulas.Formulas;
 import dremsa.server.history.Happening;
 import dremsa.server.http.FieldProblem;
@@ -50,6 +53,7 @@ public class Bench {
   private final Planner planner;
   private final Stored stored;
   private final ApplicationEventPublisher events;
+  private final Households households;
 
   Bench(
       BatchRepository repository,
@@ -59,7 +63,9 @@ public class Bench {
       Formulas formulas,
       Planner planner,
       Stored stored,
-      ApplicationEventPublisher events) {
+      ApplicationEventPublisher events,
+      Households households) {
+    this.households = households;
     this.repository = repository;
     this.runs = runs;
     this.log = log;
@@ -112,6 +118,10 @@ public class Bench {
                 Stored.VERSION),
             planned.reached().scale(),
             starts);
+    Deliberate deliberate = Deliberate.of(errors(household, planned), plan.override());
+    if (deliberate != null) {
+      batch.override(deliberate);
+    }
     if (starts.isAfter(at)) {
       log.saved(batch, at);
       log.note(batch, at, Happening.Kind.PLANNED, null, formula.name());
@@ -119,6 +129,15 @@ public class Bench {
       begin(batch, at);
     }
     return batch.id();
+  }
+
+  private List<Finding> errors(UUID household, Planner.Planned planned) {
+    return SelfCheck.errors(
+        planned.reached().brew(),
+        planned.reached().scale(),
+        planned.facts(),
+        planned.reached().prediction(),
+        households.of(household).school());
   }
 
   private static Instant starts(When when, Prediction prediction, Instant at) {

@@ -79,7 +79,9 @@ class KeptBatches implements KeptTables {
             Column.json("surroundings", this::checkSurroundings).orNull(),
             Column.whole("formula_version", 1, 1_000_000).orNull(),
             Column.reference("parent_id", "batch").orNull(),
-            Column.json("planned_formula", stored::checkedFormula).orNull())
+            Column.json("planned_formula", stored::checkedFormula).orNull(),
+            Column.text("overridden", 1000).orNull(),
+            Column.text("override_reason", 300).orNull())
         .atMost(MOST_BATCHES)
         .where(row -> !ended(row.get("status")) || row.get("ended_at") != null);
   }

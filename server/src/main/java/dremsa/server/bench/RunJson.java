@@ -242,6 +242,7 @@ final class RunJson {
       TargetJson target,
       PredictionJson prediction,
       @Nullable Comparison comparison,
+      @Nullable Deliberate override,
       List<Kin> kin,
       List<HappeningLine> happenings) {}
 

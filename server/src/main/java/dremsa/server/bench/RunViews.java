@@ -284,6 +284,7 @@ class RunViews {
         batch.status() == Batch.Status.PLANNED
             ? null
             : comparisons.of(household, batch, run, prediction),
+        batch.override(),
         kin(batch),
         history.ofBatch(householdId, id).stream()
             .map(

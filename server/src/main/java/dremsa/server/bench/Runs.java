@@ -152,7 +152,8 @@ public class Runs {
         batch.startedAt(),
         run.brew(),
         run.prediction(),
-        List.copyOf(run.ages().values()));
+        List.copyOf(run.ages().values()),
+        batch.override());
   }
 
   /** The bottles that are poured into a batch, by the material that names them. */

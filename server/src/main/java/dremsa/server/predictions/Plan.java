@@ -52,4 +52,11 @@ public interface Plan {
   default @Nullable Map<String, UUID> pours() {
     return null;
   }
+
+  /**
+   * Why it is brewed although the self-check calls it dangerous; null where it need not be said.
+   */
+  default @Nullable String override() {
+    return null;
+  }
 }

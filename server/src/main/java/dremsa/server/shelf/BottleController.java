@@ -15,6 +15,7 @@ import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
 import dremsa.server.bench.BatchRecord;
+import dremsa.server.bench.Deliberate;
 import dremsa.server.bench.Runs;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
@@ -146,6 +147,7 @@ class BottleController {
       List<String> cautions,
       List<String> stops,
       @Nullable Instant sterilisedAt,
+      @Nullable Deliberate override,
       List<BottleHappening> happenings) {}
 
   /**
@@ -205,6 +207,7 @@ class BottleController {
         Cautions.at(batch.brew(), formula.steps().size() - 1).stream().map(Caution::words).toList(),
         HardStop.of(formula),
         bottle.sterilisedAt(),
+        batch.override(),
         history.ofBottle(household.id(), id).stream()
             .map(
                 h ->

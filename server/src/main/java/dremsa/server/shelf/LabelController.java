@@ -117,6 +117,13 @@ class LabelController {
         bottle.marked(),
         bottle.place() == Place.FREEZER,
         contents(batch),
+        batch.override() == null
+            ? ""
+            : "Against a warning: "
+                + batch.override().what()
+                + " Because: "
+                + batch.override().reason()
+                + ".",
         base + "/keep/" + bottle.id());
   }
 

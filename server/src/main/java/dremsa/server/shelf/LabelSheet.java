@@ -70,6 +70,7 @@ final class LabelSheet {
    * What a label says.
    *
    * @param contents common and INCI names, the most first
+   * @param warning that it was brewed against, and why; empty where there was none
    * @param link the bottle's page; null for a label without a code
    */
   record Label(
@@ -81,6 +82,7 @@ final class LabelSheet {
       boolean marked,
       boolean frozen,
       String contents,
+      String warning,
       String link) {}
 
   /** The sheet; it begins at a place, so that a started sheet can be used up. */
@@ -146,6 +148,15 @@ final class LabelSheet {
                 ? " Marked: beyond the published date, only with clean working."
                 : "");
     float bottom = y + format.height - PAD;
+    for (String line :
+        label.warning().isEmpty()
+            ? List.<String>of()
+            : paper.wrapped(points, beside, label.warning())) {
+      if (at < bottom) {
+        paper.text(x + PAD, at, points, Weight.HEAVY, line);
+        at += points * 1.2f;
+      }
+    }
     for (String line : paper.wrapped(points, beside, small)) {
       if (at < bottom) {
         paper.text(x + PAD, at, points, Weight.REGULAR, line);
@@ -182,7 +193,10 @@ final class LabelSheet {
         Weight.HEAVY,
         label.useNow()
             ? "USE NOW"
-            : "last day " + DAY.format(label.lastDay()) + (label.marked() ? " (marked)" : ""));
+            : "last day "
+                + DAY.format(label.lastDay())
+                + (label.marked() ? " (marked)" : "")
+                + (label.warning().isEmpty() ? "" : "  against a warning"));
   }
 
   private static void qr(Paper paper, String words, float x, float y, float size) {
