@@ -1140,6 +1140,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/materials/{id}/spoon": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep what a spoon of a material weighs in this household */
+        post: operations["spoon"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/materials/{id}/substitutes": {
         parameters: {
             query?: never;
@@ -2365,7 +2382,7 @@ export interface components {
         };
         MakeJson: {
             /** @enum {string} */
-            kind: "RATIO" | "STRENGTH" | "THICKNESS";
+            kind: "RATIO" | "WHOLE_RATIO" | "STRENGTH" | "THICKNESS";
             ingredient?: string;
             /** Format: double */
             value: number;
@@ -2883,6 +2900,11 @@ export interface components {
             words: string;
             why: string;
             materials: string[];
+            /** Format: double */
+            grams: number;
+        };
+        SpoonForm: {
+            text: string;
             /** Format: double */
             grams: number;
         };
@@ -6007,6 +6029,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    spoon: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpoonForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MaterialJson"];
+                };
             };
             /** @description A problem detail (RFC 9457) */
             default: {

@@ -6,6 +6,7 @@ import { useHandbook, useMaterials, useMethods } from '../../api/queries';
 import { duration } from '../../app/format';
 import { Failed, Waiting } from '../../app/states';
 import { figureWords } from './figures';
+import { WeighSpoon } from './WeighSpoon';
 
 interface Entry {
   id: string;
@@ -235,6 +236,7 @@ function material(m: Material): Entry {
             </li>
           ))}
         </ul>
+        {m.figures?.DENSITY && <WeighSpoon material={m} />}
       </div>
     ),
   };

@@ -42,13 +42,19 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
   const water = prediction?.amounts.filter((a) => !a.plant).reduce((sum, a) => sum + a.grams, 0);
   const plantGrams = prediction?.amounts.find((a) => a.ingredient === plant?.key)?.grams;
   const strength = prediction?.strengths.find((s) => s.ingredient === plant?.key)?.gramsPer100Ml;
+  const liquidMl = prediction?.amounts
+    .filter((a) => !a.plant)
+    .reduce((sum, a) => sum + a.millilitres, 0);
+  const allPlants = prediction?.amounts.filter((a) => a.plant).reduce((sum, a) => sum + a.grams, 0);
   const begin = (likeness: Likeness) => {
     const now =
       likeness === 'RATIO'
         ? water && plantGrams && water / plantGrams
-        : likeness === 'STRENGTH'
-          ? strength
-          : prediction?.thickness?.cold;
+        : likeness === 'WHOLE_RATIO'
+          ? liquidMl && allPlants && liquidMl / allPlants
+          : likeness === 'STRENGTH'
+            ? strength
+            : prediction?.thickness?.cold;
     onChange({ likeness, like: likeness && now ? Number(now.toPrecision(3)) : '' });
   };
   const wrong = said(error, 'make.value', 'make.ingredient');
@@ -154,6 +160,7 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
             ...(plant
               ? [
                   { value: 'RATIO', label: 'by ratio' },
+                  { value: 'WHOLE_RATIO', label: 'by mL to g of all plants' },
                   { value: 'STRENGTH', label: 'by strength' },
                 ]
               : []),
@@ -164,6 +171,17 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
         {draft.likeness === 'RATIO' && (
           <Dial
             label={`Liquid to a gram of ${plant?.name.toLowerCase() ?? 'plant'}, g`}
+            value={draft.like}
+            range={[2, 100]}
+            step={0.5}
+            logarithmic
+            onChange={(like) => onChange({ like })}
+            error={wrong}
+          />
+        )}
+        {draft.likeness === 'WHOLE_RATIO' && (
+          <Dial
+            label="1 g of all plants together to so many mL"
             value={draft.like}
             range={[2, 100]}
             step={0.5}

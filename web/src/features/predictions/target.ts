@@ -2,7 +2,7 @@ import type { Change, Formula, FormulaView, Step, Target } from '../../api/clien
 import type { Question } from '../../api/queries';
 
 /** What the brew is to be like, beside its amount. */
-export type Likeness = '' | 'RATIO' | 'STRENGTH' | 'THICKNESS';
+export type Likeness = '' | 'RATIO' | 'WHOLE_RATIO' | 'STRENGTH' | 'THICKNESS';
 
 /** What the maker has typed on Measure. Numbers stay as typed, right or wrong. */
 export interface Draft {

@@ -5,10 +5,12 @@ import dremsa.core.check.Finding.Severity;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.measure.Dimension;
+import dremsa.core.measure.KitchenMeasure;
 import dremsa.core.measure.KitchenMeasures;
 import dremsa.core.measure.TypedAmount;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** The slips of a typed amount that can be told from the measure and the material alone. */
 public final class AmountSlips {
@@ -50,15 +52,22 @@ public final class AmountSlips {
               "%s cannot be counted in drops.".formatted(material.name()),
               "Drops are for liquids.",
               "Give grams, or a spoon."));
-    } else if (typed.measure().id().equals("scoop")) {
+    } else if (typed.measure().isLoose()) {
+      KitchenMeasure measure = typed.measure();
       slips.add(
           new Finding(
               Code.WHICH_SCOOP,
               Severity.NOTE,
               PLACE,
-              "A scoop is taken as %.0f mL here.".formatted(typed.measure().size()),
-              "The scoop that came with a powder is rarely a tablespoon.",
-              "Look at yours, and set its size in the kitchen."));
+              String.format(
+                  Locale.ROOT,
+                  "A %s is taken as %.3g mL here; it may be %.3g to %.3g.",
+                  measure.symbol(),
+                  measure.size(),
+                  measure.least(),
+                  measure.most()),
+              "Glasses, hands and the scoops that come with powders differ.",
+              "Fill yours with water, weigh or measure that, and set its size in the kitchen."));
     }
     return slips;
   }

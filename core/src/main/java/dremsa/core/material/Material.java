@@ -1,6 +1,7 @@
 package dremsa.core.material;
 
 import dremsa.core.measure.Figure;
+import dremsa.core.measure.Provenance;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Objects;
@@ -62,6 +63,19 @@ public record Material(
   /** Density in g/mL; 1 where it is not known. */
   public double density() {
     return value(Property.DENSITY, 1);
+  }
+
+  /** The same material with only those figures that the household set or found itself. */
+  public Material ownFigures() {
+    Map<Property, Figure> own = new EnumMap<>(Property.class);
+    figures.forEach(
+        (property, figure) -> {
+          if (figure.provenance() == Provenance.HOUSEHOLD
+              || figure.provenance() == Provenance.CALIBRATED) {
+            own.put(property, figure);
+          }
+        });
+    return new Material(id, name, inci, kind, tint, note, own);
   }
 
   /** The same material with one figure replaced or added. */

@@ -5,6 +5,7 @@ import dremsa.core.measure.Figure;
 import dremsa.core.measure.KitchenMeasure;
 import dremsa.core.measure.KitchenMeasures;
 import dremsa.core.measure.MeasureSystem;
+import dremsa.core.measure.Provenance;
 import dremsa.core.measure.TypedAmount;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,6 +22,9 @@ import java.util.List;
  */
 public record Weighed(
     double lowGrams, double grams, double highGrams, double millilitres, List<String> beside) {
+  /** The same spoon filled again weighs within this share of before; our estimate. */
+  private static final double SPOON_OFF = 0.05;
+
   public Weighed {
     beside = List.copyOf(beside);
   }
@@ -59,11 +63,40 @@ public record Weighed(
     double grams = typed.size() * each.value();
     double millilitres = grams / density.value();
     return new Weighed(
-        typed.low() * measure.size() * each.low(),
+        typed.low() * measure.least() * each.low(),
         grams,
-        typed.high() * measure.size() * each.high(),
+        typed.high() * measure.most() * each.high(),
         millilitres,
         beside(grams, millilitres, measure, system));
+  }
+
+  /**
+   * What a household found by putting a measure of it on the scale.
+   *
+   * @param typed what was measured off, a volume
+   * @param grams that it weighed, above 0
+   * @param scaleStep of the scale, g
+   * @return its bulk density, g/mL, as exactly as scale and spoon are
+   * @throws IllegalArgumentException when it is no volume, or weighs what nothing weighs
+   */
+  public static Figure densityOf(TypedAmount typed, double grams, double scaleStep) {
+    if (typed.measure().dimension() != Dimension.VOLUME) {
+      throw new IllegalArgumentException("Measure it by the spoon or the cup, then weigh that.");
+    }
+    double density = grams / typed.size();
+    if (!(density >= Property.DENSITY.least() && density <= Property.DENSITY.most())) {
+      throw new IllegalArgumentException(
+          "That would be %.3g g in a millilitre: look at the spoon and the scale again."
+              .formatted(density));
+    }
+    double off = Math.min(0.5, SPOON_OFF + scaleStep / 2 / grams);
+    return new Figure(
+        density,
+        density * (1 - off),
+        Math.min(Property.DENSITY.most(), density * (1 + off)),
+        Property.DENSITY.unit(),
+        Provenance.HOUSEHOLD,
+        "");
   }
 
   /** A drop of a thin oil is smaller than one of water. */

@@ -41,11 +41,21 @@ public final class AmountReader {
         default -> name(measure, measure.symbol());
       }
     }
+    for (KitchenMeasure measure : KitchenMeasures.largeOf(system)) {
+      name(measure, measure.symbol(), measure.symbol() + "s");
+      boolean gallon = measure.symbol().equals("gallon");
+      name(measure, gallon ? "gal" : "qt", gallon ? "gals" : "qts");
+    }
+    name(KitchenMeasures.US_GALLON, "us gallon", "us gallons");
+    name(KitchenMeasures.US_QUART, "us quart", "us quarts");
+    name(KitchenMeasures.US_PINT, "us pint", "us pints");
+    name(KitchenMeasures.UK_GALLON, "imperial gallon", "imperial gallons", "uk gallon");
+    name(KitchenMeasures.UK_QUART, "imperial quart", "imperial quarts", "uk quart");
+    name(KitchenMeasures.UK_PINT, "imperial pint", "imperial pints", "uk pint");
     for (KitchenMeasure measure : counts.all()) {
       name(measure, measure.symbol(), measure.symbol() + "s");
     }
     name(CountMeasures.LEAF, "leaves");
-    name(CountMeasures.GLASS, "glasses");
     counts.all().stream()
         .filter(measure -> measure.id().equals("glass"))
         .forEach(measure -> name(measure, "glasses"));

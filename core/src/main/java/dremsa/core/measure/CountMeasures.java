@@ -10,16 +10,16 @@ import java.util.Map;
  */
 public final class CountMeasures {
   /** Common practice: a sixteenth of a teaspoon. */
-  public static final KitchenMeasure PINCH = volume("pinch", 0.31);
+  public static final KitchenMeasure PINCH = loose("pinch", 0.31, 0.2, 0.6);
 
   /** Common practice. */
-  public static final KitchenMeasure HANDFUL = volume("handful", 60);
+  public static final KitchenMeasure HANDFUL = loose("handful", 60, 30, 120);
 
   /** Common practice: a drinking glass. */
-  public static final KitchenMeasure GLASS = volume("glass", 200);
+  public static final KitchenMeasure GLASS = loose("glass", 200, 125, 330);
 
   /** Our estimate: the scoop in a tub of powder; look at yours. */
-  public static final KitchenMeasure SCOOP = volume("scoop", 8);
+  public static final KitchenMeasure SCOOP = loose("scoop", 8, 4, 30);
 
   public static final KitchenMeasure SPRIG = piece("sprig");
   public static final KitchenMeasure LEAF = piece("leaf");
@@ -66,6 +66,10 @@ public final class CountMeasures {
   /** All of them. */
   public List<KitchenMeasure> all() {
     return List.copyOf(byId.values());
+  }
+
+  private static KitchenMeasure loose(String id, double millilitres, double least, double most) {
+    return new KitchenMeasure(id, id, Dimension.VOLUME, millilitres, least, most);
   }
 
   private static KitchenMeasure volume(String id, double millilitres) {

@@ -38,6 +38,8 @@ public final class KitchenMeasures {
   public static final KitchenMeasure US_FLUID_OUNCE =
       volume("us-floz", "fl oz", USCustomary.FLUID_OUNCE);
   public static final KitchenMeasure US_PINT = volume("us-pint", "pint", USCustomary.PINT);
+  public static final KitchenMeasure US_QUART = volume("us-quart", "quart", US_CUP.size() * 4);
+  public static final KitchenMeasure US_GALLON = volume("us-gallon", "gallon", US_CUP.size() * 16);
 
   // 21 CFR 101.9(b)(5)(viii) rounds the customary measures for labels.
   public static final KitchenMeasure LABEL_CUP = volume("label-cup", "cup", 240);
@@ -51,6 +53,8 @@ public final class KitchenMeasures {
   public static final KitchenMeasure METRIC_TEASPOON = volume("metric-tsp", "tsp", 5);
 
   public static final KitchenMeasure UK_PINT = volume("uk-pint", "pint", Imperial.PINT);
+  public static final KitchenMeasure UK_QUART = volume("uk-quart", "quart", UK_PINT.size() * 2);
+  public static final KitchenMeasure UK_GALLON = volume("uk-gallon", "gallon", UK_PINT.size() * 8);
   public static final KitchenMeasure UK_FLUID_OUNCE =
       volume("uk-floz", "fl oz", Imperial.FLUID_OUNCE);
 
@@ -80,6 +84,32 @@ public final class KitchenMeasures {
   private static final List<KitchenMeasure> COMMON =
       List.of(GRAM, KILOGRAM, OUNCE, POUND, MILLILITRE, CENTILITRE, DECILITRE, LITRE, DROP);
 
+  /** Quarts and gallons, by what a maker of a system means by the word. */
+  private static final List<KitchenMeasure> LARGE_US = List.of(US_GALLON, US_QUART);
+
+  private static final List<KitchenMeasure> LARGE_UK = List.of(UK_GALLON, UK_QUART);
+
+  /**
+   * Where litres are used a gallon is somebody else's: the American one, or as much as an imperial
+   * one.
+   */
+  private static final List<KitchenMeasure> LARGE_ELSEWHERE =
+      List.of(
+          new KitchenMeasure(
+              "gallon",
+              "gallon",
+              Dimension.VOLUME,
+              US_GALLON.size(),
+              US_GALLON.size(),
+              UK_GALLON.size()),
+          new KitchenMeasure(
+              "quart",
+              "quart",
+              Dimension.VOLUME,
+              US_QUART.size(),
+              US_QUART.size(),
+              UK_QUART.size()));
+
   private static final Map<String, KitchenMeasure> BY_ID = index();
 
   private KitchenMeasures() {}
@@ -87,6 +117,15 @@ public final class KitchenMeasures {
   /** The spoon, cup and pint measures of a system, largest first. */
   public static List<KitchenMeasure> volumesOf(MeasureSystem system) {
     return VOLUMES.get(system);
+  }
+
+  /** Quart and gallon as a maker of a system reads them; larger than any spoon set holds. */
+  static List<KitchenMeasure> largeOf(MeasureSystem system) {
+    return switch (system) {
+      case US, US_LABEL -> LARGE_US;
+      case UK -> LARGE_UK;
+      case METRIC, AUSTRALIAN -> LARGE_ELSEWHERE;
+    };
   }
 
   /** The measures that mean the same everywhere: grams, ounces, litres, drops. */
@@ -103,6 +142,8 @@ public final class KitchenMeasures {
     Map<String, KitchenMeasure> byId = new LinkedHashMap<>();
     COMMON.forEach(measure -> byId.put(measure.id(), measure));
     VOLUMES.values().forEach(list -> list.forEach(measure -> byId.put(measure.id(), measure)));
+    List.of(LARGE_US, LARGE_UK, LARGE_ELSEWHERE)
+        .forEach(list -> list.forEach(measure -> byId.put(measure.id(), measure)));
     return Map.copyOf(byId);
   }
 

@@ -47,6 +47,14 @@ final class Composing {
       double liquid = liquidParts(brew);
       double factor = liquid / ratio.liquidPerPlant() / plant;
       return Scaling.solve(with(brew, List.of(ratio.ingredient()), bounded(factor)), target, facts);
+    } else if (make instanceof Make.WholeRatio ratio) {
+      List<String> plants = plants(brew);
+      double grams = plants.stream().mapToDouble(brew::partsOf).sum();
+      if (grams <= 0) {
+        throw new IllegalArgumentException("no plant is given in parts here");
+      }
+      double factor = Scaling.liquidMl(brew) / ratio.mlPerGram() / grams;
+      return Scaling.solve(with(brew, plants, bounded(factor)), target, facts);
     } else if (make instanceof Make.Strength strength) {
       plantParts(brew, strength.ingredient());
       return new Composing(brew, target, facts, List.of(strength.ingredient()))
@@ -176,6 +184,14 @@ final class Composing {
       throw new IllegalArgumentException("'" + key + "' is no plant given in parts here");
     }
     return brew.partsOf(key);
+  }
+
+  private static List<String> plants(Brew brew) {
+    return brew.formula().ingredients().stream()
+        .map(Ingredient::key)
+        .filter(key -> brew.materialOf(key).orElseThrow().kind().isPlant())
+        .filter(key -> brew.partsOf(key) > 0)
+        .toList();
   }
 
   private static double liquidParts(Brew brew) {

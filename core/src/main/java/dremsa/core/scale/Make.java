@@ -15,6 +15,18 @@ public sealed interface Make {
   }
 
   /**
+   * So much liquid to all plants together, as tinctures are told: 1 : 5 is five millilitres to a
+   * gram.
+   *
+   * @param mlPerGram 0.2 to 2000
+   */
+  record WholeRatio(double mlPerGram) implements Make {
+    public WholeRatio {
+      Target.within("mlPerGram", mlPerGram, 0.2, 2000);
+    }
+  }
+
+  /**
    * So strong in a plant.
    *
    * @param ingredient key of a plant given in parts

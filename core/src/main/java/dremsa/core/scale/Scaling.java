@@ -5,6 +5,8 @@ import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
 import dremsa.core.brew.Trouble;
 import dremsa.core.brew.VesselChoice;
+import dremsa.core.formula.Ingredient;
+import dremsa.core.material.Material;
 import dremsa.core.scale.Target.AtHand;
 import dremsa.core.scale.Target.Bottles;
 import dremsa.core.scale.Target.FullPot;
@@ -198,5 +200,28 @@ public final class Scaling {
                     prediction.amounts().get(ingredient.key()),
                     brew.kitchen()))
         .toList();
+  }
+
+  /** Liquid that the formula's parts put in, at scale 1, mL. */
+  static double liquidMl(Brew brew) {
+    double sum = 0;
+    for (Ingredient ingredient : brew.formula().ingredients()) {
+      Material material = brew.materialOf(ingredient.key()).orElseThrow();
+      if (!material.kind().isPlant()) {
+        sum += brew.partsOf(ingredient.key()) / material.density();
+      }
+    }
+    return sum;
+  }
+
+  /** Millilitres of liquid to a gram of all plants together, as put in; NaN without a plant. */
+  public static double wholeRatio(Brew brew) {
+    double plants = 0;
+    for (Ingredient ingredient : brew.formula().ingredients()) {
+      if (brew.materialOf(ingredient.key()).orElseThrow().kind().isPlant()) {
+        plants += brew.partsOf(ingredient.key());
+      }
+    }
+    return plants > 0 ? liquidMl(brew) / plants : Double.NaN;
   }
 }

@@ -120,4 +120,28 @@ class WeighedTest {
         .contains("grapeseed-oil")
         .doesNotContain("castor-oil");
   }
+
+  @Test
+  void aSpoonThatWasWeighedIsKept() {
+    dremsa.core.measure.TypedAmount spoon =
+        new dremsa.core.measure.TypedAmount(
+            1, 1, dremsa.core.measure.KitchenMeasures.METRIC_TABLESPOON, "");
+    dremsa.core.measure.Figure density = Weighed.densityOf(spoon, 2.7, 0.1);
+    assertThat(density.value()).isEqualTo(2.7 / 15);
+    assertThat(density.low()).isLessThan(density.value());
+    assertThat(density.provenance()).isEqualTo(dremsa.core.measure.Provenance.HOUSEHOLD);
+    // On a coarse scale it is known less well.
+    dremsa.core.measure.Figure coarse = Weighed.densityOf(spoon, 2.7, 1);
+    assertThat(coarse.high()).isGreaterThan(density.high());
+    org.assertj.core.api.Assertions.assertThatThrownBy(() -> Weighed.densityOf(spoon, 200, 1))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  // USDA FoodData Central, SR Legacy (from memory): a tablespoon of dried thyme weighs 2.7 g.
+  @Test
+  void aTablespoonOfThyme() {
+    double spoon = dremsa.core.measure.KitchenMeasures.US_TABLESPOON.size();
+    assertThat(Materials.standard().get("thyme").density() * spoon)
+        .isCloseTo(2.7, org.assertj.core.api.Assertions.within(0.02));
+  }
 }

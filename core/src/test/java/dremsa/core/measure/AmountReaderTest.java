@@ -106,4 +106,39 @@ class AmountReaderTest {
       assertThat(reader.read(amount.words())).as(amount.words()).isEqualTo(amount);
     }
   }
+
+  // NIST Handbook 44 (231 cubic inches) and the UK Weights and Measures Act (4.54609 L).
+  @ParameterizedTest(name = "{1} in {0}: {2} mL")
+  @CsvSource({
+    "US, a gallon, 3785.411784",
+    "US, 1 qt, 946.352946",
+    "UK, a gallon, 4546.09",
+    "UK, 2 quarts, 2273.045",
+    "METRIC, 1 us gallon, 3785.411784",
+    "METRIC, 1 imperial gallon, 4546.09"
+  })
+  void gallonsAndQuartsAreKnown(MeasureSystem system, String typed, double millilitres) {
+    TypedAmount read = AmountReader.of(system, CountMeasures.usual()).read(typed);
+    assertThat(read.size()).isCloseTo(millilitres, within(0.01));
+    assertThat(read.measure().isLoose()).isFalse();
+  }
+
+  @Test
+  void whereLitresAreUsedAGallonMayBeEither() {
+    TypedAmount read =
+        AmountReader.of(MeasureSystem.METRIC, CountMeasures.usual()).read("a gallon");
+    assertThat(read.measure().least()).isCloseTo(3785.4, within(0.1));
+    assertThat(read.measure().most()).isCloseTo(4546.1, within(0.1));
+  }
+
+  @Test
+  void aGlassHasARangeUntilTheHouseholdSaysItsOwn() {
+    TypedAmount any = AmountReader.of(MeasureSystem.METRIC, CountMeasures.usual()).read("a glass");
+    assertThat(any.measure().isLoose()).isTrue();
+    TypedAmount own =
+        AmountReader.of(MeasureSystem.METRIC, CountMeasures.with(java.util.Map.of("glass", 250.0)))
+            .read("2 glasses");
+    assertThat(own.measure().isLoose()).isFalse();
+    assertThat(own.size()).isEqualTo(500);
+  }
 }

@@ -4,9 +4,11 @@ import dremsa.core.check.AmountSlips;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
 import dremsa.core.material.Materials;
+import dremsa.core.material.Property;
 import dremsa.core.material.Substitution;
 import dremsa.core.material.Weighed;
 import dremsa.core.measure.AmountReader;
+import dremsa.core.measure.Figure;
 import dremsa.core.measure.TypedAmount;
 import dremsa.core.measure.UnreadableAmountException;
 import dremsa.server.accounts.Household;
@@ -19,14 +21,17 @@ import dremsa.server.wire.FindingJson;
 import dremsa.server.wire.MaterialJson;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import org.hibernate.validator.constraints.Range;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -155,6 +160,36 @@ class MaterialController {
     } catch (Weighed.UnknownPieceException e) {
       throw Problem.invalid(FieldProblem.of("text", text, e.getMessage()));
     }
+  }
+
+  /** A spoon or cup of a material, weighed. */
+  record SpoonForm(
+      @NotNull(message = "Say what was measured, such as 1 tbsp.") String text,
+      @NotNull(message = "Say what it weighed.")
+          @Range(min = 0, max = 5000, message = "Above 0 and up to 5000 g.")
+          Double grams) {}
+
+  @Operation(summary = "Keep what a spoon of a material weighs in this household")
+  @PostMapping("/api/materials/{id}/spoon")
+  MaterialJson spoon(
+      @AuthenticationPrincipal Member member,
+      @PathVariable String id,
+      @Valid @RequestBody SpoonForm form) {
+    Household household = households.of(member.household());
+    Material of = get(household.id(), id);
+    Kitchen kitchen = kitchens.of(household.id());
+    try {
+      TypedAmount typed =
+          AmountReader.of(household.measureSystem(), kitchen.counts()).read(form.text());
+      Figure density = Weighed.densityOf(typed, form.grams(), kitchen.scaleStep());
+      materials.put(
+          household.id(), MaterialJson.of(of.ownFigures().with(Property.DENSITY, density), true));
+    } catch (UnreadableAmountException e) {
+      throw Problem.invalid(FieldProblem.of("text", form.text(), e.getMessage()));
+    } catch (IllegalArgumentException e) {
+      throw Problem.invalid(FieldProblem.of("grams", form.grams(), e.getMessage()));
+    }
+    return MaterialJson.of(get(household.id(), id), true);
   }
 
   private Material get(UUID household, String id) {

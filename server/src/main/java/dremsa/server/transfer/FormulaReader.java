@@ -1,6 +1,8 @@
 package dremsa.server.transfer;
 
 import dremsa.core.brew.Stock;
+import dremsa.core.check.AmountSlips;
+import dremsa.core.check.Finding;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Ingredient;
 import dremsa.core.formula.Method;
@@ -8,6 +10,7 @@ import dremsa.core.formula.MethodGuides;
 import dremsa.core.formula.Step;
 import dremsa.core.material.Material;
 import dremsa.core.material.Materials;
+import dremsa.core.material.Named;
 import dremsa.core.material.Weighed;
 import dremsa.core.measure.AmountReader;
 import dremsa.core.measure.CountMeasures;
@@ -22,10 +25,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
@@ -218,12 +221,20 @@ class FormulaReader {
       String line = plain(words(lines.get(i)));
       try {
         TypedAmount typed = reader.read(line);
-        Optional<Material> material = named(typed.rest(), materials);
-        if (material.isEmpty()) {
-          unread.add(new Fault(place, "'" + line + "': no material of that name here."));
-        } else if (keys.add(material.get().id())) {
-          double grams = Weighed.of(typed, material.get(), system).grams();
-          read.add(Ingredient.parts(material.get().id(), grams));
+        Named named = Named.of(typed.rest(), materials);
+        Optional<Finding> slip =
+            named.found() == null
+                ? Optional.empty()
+                : AmountSlips.of(typed, named.found()).stream()
+                    .filter(f -> f.severity() == Finding.Severity.ERROR)
+                    .findFirst();
+        if (named.found() == null) {
+          unread.add(new Fault(place, "'" + line + "': " + whichOne(named)));
+        } else if (slip.isPresent()) {
+          unread.add(new Fault(place, "'" + line + "': " + slip.get().what()));
+        } else if (keys.add(named.found().id())) {
+          double grams = Weighed.of(typed, named.found(), system).grams();
+          read.add(Ingredient.parts(named.found().id(), grams));
         } else {
           unread.add(new Fault(place, "'" + line + "': stands twice."));
         }
@@ -290,16 +301,12 @@ class FormulaReader {
         steps);
   }
 
-  /** The material that a line names: the longest name that stands in it. */
-  private static Optional<Material> named(String rest, Materials materials) {
-    String said = rest.toLowerCase(Locale.ROOT);
-    return materials.all().stream()
-        .filter(m -> said.contains(base(m)) || said.contains(m.id().replace('-', ' ')))
-        .max(Comparator.comparingInt(m -> base(m).length()));
-  }
-
-  private static String base(Material material) {
-    return material.name().toLowerCase(Locale.ROOT).replaceFirst(",.*", "");
+  private static String whichOne(Named named) {
+    return named.meant().isEmpty()
+        ? "no material of that name here."
+        : "which is meant? "
+            + named.meant().stream().map(Material::name).collect(Collectors.joining("; "))
+            + ".";
   }
 
   private static String words(JsonNode node) {

@@ -12,8 +12,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param kind which of the ways to say it
  * @param ingredient RATIO, STRENGTH: key of a plant given in parts
- * @param value RATIO: g of liquid for a gram of plant; STRENGTH: g of plant for 100 mL; THICKNESS:
- *     mPa·s at 20 °C
+ * @param value RATIO: g of liquid for a gram of plant; WHOLE_RATIO: mL of liquid for a gram of all
+ *     plants; STRENGTH: g of plant for 100 mL; THICKNESS: mPa·s at 20 °C
  */
 public record MakeJson(
     @NotNull(message = "Say what it is to be like.") Kind kind,
@@ -23,6 +23,8 @@ public record MakeJson(
   /** The ways to say it. */
   public enum Kind {
     RATIO,
+    /** mL of liquid to a gram of all plants together. */
+    WHOLE_RATIO,
     STRENGTH,
     THICKNESS
   }
@@ -31,6 +33,7 @@ public record MakeJson(
     try {
       return switch (kind) {
         case RATIO -> new Make.Ratio(plant(), value);
+        case WHOLE_RATIO -> new Make.WholeRatio(value);
         case STRENGTH -> new Make.Strength(plant(), value);
         case THICKNESS -> new Make.Thick(value);
       };
