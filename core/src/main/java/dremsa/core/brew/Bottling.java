@@ -54,9 +54,15 @@ final class Bottling {
         Double.isNaN(pot.firstWetMinute) ? 0 : pot.firstWetMinute,
         pot.boiledMinutes,
         pot.pouredHot,
-        Double.isNaN(pot.strainedMinute) ? pot.minute : pot.strainedMinute,
+        Double.isNaN(pot.strainedMinute) ? unstrained() : pot.strainedMinute,
         pot.minute,
-        pot.hasSoured());
+        pot.souredMinute());
+  }
+
+  /** What is never strained was made when it had soured, or else when it is bottled. */
+  private double unstrained() {
+    double soured = pot.souredMinute();
+    return Double.isNaN(soured) ? pot.minute : soured;
   }
 
   Chilling chilling() {

@@ -97,7 +97,7 @@ public final class Brew {
   }
 
   /**
-   * The same brew, reckoned in steps three times as long: good enough for how far a result is
+   * The same brew, reckoned in steps four times as long: good enough for how far a result is
    * shifted by something, not for the result itself.
    */
   Brew coarse() {

@@ -16,8 +16,8 @@ final class Constants {
   static final double REFERENCE_K = 353.15;
   static final double KELVIN = 273.15;
 
-  private static final double FINE_DEGREES = 0.8;
-  private static final double COARSE_DEGREES = 2.4;
+  private static final double FINE_DEGREES = 1.0;
+  private static final double COARSE_DEGREES = 4.0;
 
   /** A moment of heating or cooling is about so many degrees long. */
   final double degreesPerStep;

@@ -4,14 +4,16 @@ import java.util.List;
 
 /**
  * Integrates temperature, evaporation and extraction of a pot over time: {@code m·c·dT/dt = P −
- * h·A·(T − surroundings) − latent heat of what evaporates}. Midpoint rule with steps of about 1 °C;
+ * h·A·(T − surroundings) − latent heat of what evaporates}. Exponential steps of about 1 °C (the
+ * law is taken as a line within each), which stay stable however little is in however wide a pot;
  * near rest the remainder is one step, so that weeks cost no more than hours.
  */
 final class HeatBalance {
+  /** So near to where it rests it is there, °C. */
   private static final double AT_REST = 0.1;
 
-  /** What warms no faster has come to its rest below the boil, °C a minute. */
-  private static final double CREEPING = 0.02;
+  /** The law is looked at so far ahead, to see how it bends; °C. */
+  private static final double PROBE_C = 0.5;
 
   private final Constants k;
   private final Pot pot;
@@ -73,38 +75,34 @@ final class HeatBalance {
       }
       double area = pot.vessel.wettedArea(pot.millilitres()) * widen;
       double rate = rate(pot.celsius, capacity, area);
-      double step;
-      boolean resting = Math.abs(rate) * left < AT_REST;
-      if (resting) {
-        step = left;
-      } else {
-        // Longer than a third of the time constant would swing past the rest temperature.
-        double stable = capacity / (loss * area) / 60 / 3;
-        step = Math.min(left, Math.min(stable, Math.max(0.02, k.degreesPerStep / Math.abs(rate))));
+      // How fast it nears the temperature at which it would rest, 1/min.
+      double nearing = (rate - rate(pot.celsius + PROBE_C, capacity, area)) / PROBE_C;
+      double step = left;
+      double change = changeIn(step, rate, nearing);
+      if (Math.abs(change) > k.degreesPerStep) {
+        change = Math.copySign(k.degreesPerStep, rate);
+        step = timeFor(k.degreesPerStep, Math.abs(rate), nearing);
       }
-      // At rest the step is far longer than the time constant. The rate half way, however little
-      // off, would be multiplied into degrees; so it goes on for one time constant, and stays.
-      double half = resting ? rate : rate(pot.celsius + rate * step / 2, capacity, area);
-      double change = half * (resting ? Math.min(step, capacity / (loss * area) / 60) : step);
       if (stops) {
         double toStop = stopC - pot.celsius;
-        boolean stuck = Math.abs(half) < (rising ? CREEPING : 1e-4) && Math.abs(toStop) > 0.3;
-        if (half == 0 || stuck) {
+        double reach = nearing > 0 ? Math.abs(rate) / nearing : Double.POSITIVE_INFINITY;
+        if (rate == 0 || change * toStop < 0 || reach < AT_REST && reach < Math.abs(toStop)) {
+          // It rests before it gets there.
           break;
         }
-        if (change / toStop > 1) {
-          step = toStop / half;
+        if (Math.abs(change) > Math.abs(toStop)) {
           change = toStop;
+          step = Math.min(left, timeFor(Math.abs(toStop), Math.abs(rate), nearing));
         }
       }
-      double middleC = pot.celsius + change / 2;
       boolean wet = !pot.isDry();
-      evaporate(middleC, step);
+      evaporate(pot.celsius + change / 2, step);
       if (wet && pot.isDry()) {
         driedAfter = minutes - left + step;
       }
-      pot.extractionMinutes += k.arrhenius(middleC) * pot.solvent() * step;
-      pot.celsius += change;
+      pot.extractionMinutes += k.arrhenius(pot.celsius + change / 2) * pot.solvent() * step;
+      // Nothing on a hob gets hotter than the boil; what has run dry is told, not reckoned on.
+      pot.celsius = watts > 0 ? Math.min(k.boilingC, pot.celsius + change) : pot.celsius + change;
       pot.minute += step;
       left -= step;
       if (trace != null) {
@@ -112,6 +110,19 @@ final class HeatBalance {
       }
     }
     return minutes - left;
+  }
+
+  /** What it warms in so many minutes, nearing its rest exponentially. */
+  private static double changeIn(double minutes, double rate, double nearing) {
+    return Math.abs(nearing) * minutes < 1e-9
+        ? rate * minutes
+        : rate * -Math.expm1(-nearing * minutes) / nearing;
+  }
+
+  /** The minutes in which it warms or cools by so much. */
+  private static double timeFor(double degrees, double rate, double nearing) {
+    double share = degrees * nearing / rate;
+    return Math.abs(share) < 1e-9 ? degrees / rate : -Math.log1p(-share) / nearing;
   }
 
   /** °C per minute. */

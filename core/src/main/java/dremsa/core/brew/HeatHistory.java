@@ -8,7 +8,7 @@ package dremsa.core.brew;
  * @param pouredHot made with just-boiled water
  * @param strainedMinute when it was last strained; the end when it never was
  * @param bottledMinute when it was filled
- * @param soured it stood to ferment, and surely has: then that time is no spoilage
+ * @param souredMinute when it had surely fermented: that time is no spoilage; NaN when it has not
  */
 public record HeatHistory(
     double firstWetMinute,
@@ -16,7 +16,12 @@ public record HeatHistory(
     boolean pouredHot,
     double strainedMinute,
     double bottledMinute,
-    boolean soured) {
+    double souredMinute) {
+  /** Whether it stood to ferment, and surely has. */
+  public boolean soured() {
+    return !Double.isNaN(souredMinute);
+  }
+
   /** Hot long enough that the clock of spoilage starts anew on cooling: 5 minutes at the boil. */
   public boolean wasHot() {
     return pouredHot || boiledMinutes >= 5;

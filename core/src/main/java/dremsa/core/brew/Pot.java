@@ -51,6 +51,8 @@ final class Pot {
   /** Fermentation, in hours as at 22 °C. */
   private double sourHours;
 
+  private double fermentedMinute = Double.NaN;
+
   /** Its own ferment has, or has not, surely come to what sour food is. */
   private boolean soured;
 
@@ -521,6 +523,7 @@ final class Pot {
    */
   void ferment(double hours) {
     sourHours += hours;
+    fermentedMinute = minute;
     double litres = (water + juice) / 1000;
     if (!fermentable() || litres <= 0) {
       return;
@@ -549,9 +552,9 @@ final class Pot {
     return traits.contains(Contents.Trait.STARCH) || traits.contains(Contents.Trait.FERMENTED);
   }
 
-  /** Whether it stood to ferment and has surely done so. */
-  boolean hasSoured() {
-    return soured;
+  /** When it had stood to ferment and surely done so; NaN when it has not. */
+  double souredMinute() {
+    return soured ? fermentedMinute : Double.NaN;
   }
 
   TracePoint moment() {

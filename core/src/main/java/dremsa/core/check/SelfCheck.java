@@ -372,12 +372,18 @@ public final class SelfCheck {
     List<Preservation> all = Preservation.in(prediction.contents(), school);
     for (Preservation preservation : all) {
       for (Preservation.Fault fault : preservation.faults()) {
+        boolean tooMuch = fault == Preservation.Fault.TOO_MUCH;
         add(
             Code.PRESERVATIVE_NOT_WORKING,
             Severity.WARNING,
             "ingredients",
-            preservation.material().name() + " does not work here: " + words(fault) + ".",
-            "The brew then keeps only as long as without it.",
+            preservation.material().name()
+                + (tooMuch ? ": " : " does not work here: ")
+                + words(fault)
+                + ".",
+            tooMuch
+                ? "It keeps no longer for it, and irritates sooner."
+                : "The brew then keeps only as long as without it.",
             cure(fault));
       }
     }

@@ -40,7 +40,7 @@ public final class Classifier {
     return brew.has(Trait.RAW_JUICE)
         || brew.has(Trait.STARCH)
         || brew.has(Trait.FERMENTED)
-        || brew.solidsShare() > PASTE_SOLIDS;
+        || plantShare(brew) > PASTE_SOLIDS;
   }
 
   /**
@@ -49,8 +49,7 @@ public final class Classifier {
   public static Classification classify(Contents brew, School school) {
     Classification found = ofWhatRuns(brew, school);
     double towards =
-        Math.min(
-            1, Math.max(0, (brew.solidsShare() - CLEAR_SOLIDS) / (PASTE_SOLIDS - CLEAR_SOLIDS)));
+        Math.min(1, Math.max(0, (plantShare(brew) - CLEAR_SOLIDS) / (PASTE_SOLIDS - CLEAR_SOLIDS)));
     boolean shortens =
         found.keepingClass().perishable() && found.keepingClass() != KeepingClass.PASTE;
     return shortens && towards > 0
@@ -97,7 +96,7 @@ public final class Classifier {
     if (brew.has(Trait.RAW_JUICE)) {
       return new Classification(KeepingClass.RAW_JUICE, "raw juice in it");
     }
-    if (brew.solidsShare() > PASTE_SOLIDS) {
+    if (plantShare(brew) > PASTE_SOLIDS) {
       return new Classification(KeepingClass.PASTE, "powder left in it");
     }
     if (brew.has(Trait.FERMENTED) && brew.ph().surelyAtMost(Sourness.Ph.ACID_FOOD)) {
@@ -130,6 +129,13 @@ public final class Classifier {
           KeepingClass.GEL, said("%.1f %% gum, nothing preserving it", brew.gumPercent()));
     }
     return new Classification(KeepingClass.INFUSION, "water and plant, nothing preserving it");
+  }
+
+  /** Share that is plant left in it; raw juice does not thin it out, as it spoils no less. */
+  private static double plantShare(Contents brew) {
+    double juice = brew.has(Trait.RAW_JUICE) ? brew.juice() : 0;
+    double rest = brew.grams() - juice;
+    return rest <= 0 ? 0 : brew.solids() / rest;
   }
 
   private static String said(String format, double figure) {

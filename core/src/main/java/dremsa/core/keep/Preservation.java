@@ -41,8 +41,9 @@ public record Preservation(Material material, double percent, List<Fault> faults
     faults = List.copyOf(faults);
   }
 
+  /** Whether it keeps the brew; too much of it does, though nobody should use so much. */
   public boolean works() {
-    return faults.isEmpty();
+    return faults.stream().allMatch(fault -> fault == Fault.TOO_MUCH);
   }
 
   /** The preservatives of a brew, each judged by a school. */
@@ -91,15 +92,14 @@ public record Preservation(Material material, double percent, List<Fault> faults
     if (working == null || !ph.exists()) {
       return Optional.empty();
     }
-    if (ph.value() < working.low() || ph.value() > working.high()) {
+    // What is sourer than its range keeps no worse; that it stings is told by itself.
+    if (ph.value() > working.high()) {
       return Optional.of(Fault.WRONG_PH);
     }
     boolean weakAcid = WEAK_ACIDS.stream().anyMatch(material.figures()::containsKey);
     if (weakAcid && school == School.CAREFUL && !ph.read()) {
       return Optional.of(Fault.PH_NOT_READ);
     }
-    return ph.low() < working.low() || ph.high() > working.high()
-        ? Optional.of(Fault.UNSURE_PH)
-        : Optional.empty();
+    return ph.surelyAtMost(working.high()) ? Optional.empty() : Optional.of(Fault.UNSURE_PH);
   }
 }

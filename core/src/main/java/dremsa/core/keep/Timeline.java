@@ -255,11 +255,11 @@ final class Timeline {
 
   /**
    * The minute at which life begins to be spent: at first wetting, but for a brew that was hot when
-   * it first falls below 57 °C, and for what has surely fermented at its last straining.
+   * it first falls below 57 °C, and for what has surely fermented when it had.
    */
   private static double lifeBegins(Prediction prediction) {
     if (prediction.heat().soured()) {
-      return prediction.heat().strainedMinute();
+      return prediction.heat().souredMinute();
     }
     double wet = prediction.heat().firstWetMinute();
     if (!prediction.heat().wasHot()) {
@@ -295,12 +295,17 @@ final class Timeline {
     }
   }
 
+  /** While it is made nothing counts as frozen: only a freezer stops the clock. */
   private static void add(
       List<Piece> pieces, TracePoint a, TracePoint b, double begins, String cause) {
     if (b.minute() > begins && b.minute() > a.minute()) {
       pieces.add(
           new Piece(
-              Math.max(begins, a.minute()) / 60, b.minute() / 60, a.celsius(), b.celsius(), cause));
+              Math.max(begins, a.minute()) / 60,
+              b.minute() / 60,
+              Math.max(0, a.celsius()),
+              Math.max(0, b.celsius()),
+              cause));
     }
   }
 

@@ -46,7 +46,7 @@ class LifeBeginsTest {
         real.contents(),
         real.finished(),
         real.strengths(),
-        new HeatHistory(0, 0, hot, strained, bottled, soured),
+        new HeatHistory(0, 0, hot, strained, bottled, soured ? strained : Double.NaN),
         new Chilling(5, 4, 8, 0),
         List.of());
   }
