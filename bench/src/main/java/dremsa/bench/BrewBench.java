@@ -7,12 +7,18 @@ import dremsa.core.brew.VesselChoice;
 import dremsa.core.formula.BuiltInFormulas;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Step;
+import dremsa.core.keep.Climates;
+import dremsa.core.keep.Keeping;
+import dremsa.core.keep.School;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Materials;
 import dremsa.core.measure.MeasureSystem;
+import dremsa.core.outlook.Outlook;
 import dremsa.core.scale.Scaling;
 import dremsa.core.scale.Solution;
 import dremsa.core.scale.Target;
+import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -27,7 +33,7 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** Predictions and solves per second on one core; a formula of twelve steps. */
+/** Predictions, whole answers and solves per second on one core; a formula of twelve steps. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.Throughput)
 @OutputTimeUnit(TimeUnit.SECONDS)
@@ -35,6 +41,8 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 5, time = 2)
 @Fork(1)
 public class BrewBench {
+  private static final Instant START = Instant.parse("2026-11-24T09:00:00Z");
+
   private Brew brew;
   private VesselChoice vessels;
   private double scale;
@@ -66,6 +74,19 @@ public class BrewBench {
   @Benchmark
   public Prediction predict() {
     return brew.predict(scale, vessels, Facts.NONE);
+  }
+
+  /** A prediction with every range, what moves it, and how long it keeps. */
+  @Benchmark
+  public Outlook whole() {
+    return Outlook.of(
+        brew,
+        scale,
+        vessels,
+        Facts.NONE,
+        brew.predict(scale, vessels, Facts.NONE),
+        Keeping.inFridge(
+            START, ZoneOffset.UTC, School.CAREFUL, Climates.always(brew.kitchen().climate())));
   }
 
   @Benchmark

@@ -19,6 +19,10 @@ class HouseRulesTest {
           .withOptionalLayers(true)
           .layer("measure")
           .definedBy("dremsa.core.measure..")
+          .layer("acid")
+          .definedBy("dremsa.core.acid..")
+          .layer("outlook")
+          .definedBy("dremsa.core.outlook..")
           .layer("material")
           .definedBy("dremsa.core.material..")
           .layer("kitchen")
@@ -35,18 +39,23 @@ class HouseRulesTest {
           .definedBy("dremsa.core.check..")
           .whereLayer("measure")
           .mayNotAccessAnyLayer()
+          .whereLayer("acid")
+          .mayOnlyAccessLayers("measure")
           .whereLayer("material")
-          .mayOnlyAccessLayers("measure")
+          .mayOnlyAccessLayers("measure", "acid")
           .whereLayer("kitchen")
-          .mayOnlyAccessLayers("measure")
+          .mayOnlyAccessLayers("measure", "acid")
           .whereLayer("formula")
           .mayOnlyAccessLayers("measure", "material", "kitchen")
           .whereLayer("brew")
-          .mayOnlyAccessLayers("measure", "material", "kitchen", "formula")
+          .mayOnlyAccessLayers("measure", "acid", "material", "kitchen", "formula")
           .whereLayer("scale")
           .mayOnlyAccessLayers("measure", "material", "kitchen", "formula", "brew")
           .whereLayer("keep")
-          .mayOnlyAccessLayers("measure", "material", "kitchen", "formula", "brew");
+          .mayOnlyAccessLayers("measure", "acid", "material", "kitchen", "formula", "brew")
+          .whereLayer("outlook")
+          .mayOnlyAccessLayers(
+              "measure", "acid", "material", "kitchen", "formula", "brew", "keep");
 
   @ArchTest
   static final ArchRule NO_CIRCLES =
