@@ -54,8 +54,7 @@ class HouseRulesTest {
           .whereLayer("keep")
           .mayOnlyAccessLayers("measure", "acid", "material", "kitchen", "formula", "brew")
           .whereLayer("outlook")
-          .mayOnlyAccessLayers(
-              "measure", "acid", "material", "kitchen", "formula", "brew", "keep");
+          .mayOnlyAccessLayers("measure", "acid", "material", "kitchen", "formula", "brew", "keep");
 
   @ArchTest
   static final ArchRule NO_CIRCLES =

@@ -33,15 +33,20 @@ public record Assumption(String words, LocalDate lastDay, boolean useNow) {
 
   private record Candidate(String what, Figure figure, String words, DoubleFunction<Keeping> at) {}
 
-  /** What the last day hangs on most: of all that it takes for granted, the dearest. */
+  /**
+   * What the last day hangs on most, of what the household could look at: how warm its places are,
+   * and how fast warmth spoils. How long the class lives is the school's word, and told as such.
+   */
   public static Optional<Assumption> dearest(
       Brew brew, Prediction prediction, Keeping keeping, Instant now) {
     Verdict plain = keeping.judge(brew, prediction, now);
     Assumption worst = null;
     for (Candidate each : candidates(brew, prediction, keeping)) {
-      // A warmer place, a faster spoiling, a shorter life: the careful end.
-      boolean shorterAtLow = each.what().equals(LIFE);
-      double end = shorterAtLow ? each.figure().low() : each.figure().high();
+      if (each.what().equals(LIFE)) {
+        continue;
+      }
+      // A warmer place, a faster spoiling: the careful end is the high one.
+      double end = each.figure().high();
       Verdict then = each.at().apply(end).judge(brew, prediction, now);
       boolean earlier =
           then.lastDay().isBefore(plain.lastDay()) || then.useNow() && !plain.useNow();

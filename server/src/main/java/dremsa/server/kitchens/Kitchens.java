@@ -92,8 +92,11 @@ public class Kitchens {
           "Somebody changed the kitchen meanwhile. Look at it again, then repeat.");
     }
     write(household, kitchen);
-    climates.changed(
-        household, present.kitchen().toCore().climate(), kitchen.toCore().climate(), since);
+    if (present.version() > 0 || since != null) {
+      // Setting a kitchen up for the first time changes nothing that anybody stood in.
+      climates.changed(
+          household, present.kitchen().toCore().climate(), kitchen.toCore().climate(), since);
+    }
   }
 
   /** Takes a setting of the places' warmth off the record. */
