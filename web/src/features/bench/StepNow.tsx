@@ -26,7 +26,9 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
   const last = run.step === run.prediction.steps.length - 1;
   const nextIsStrain = run.prediction.steps[run.step + 1]?.kind === 'strain';
   const measures = plan.kind === 'strain' && !nextIsStrain;
-  const sours = plan.kind === 'ferment';
+  // Whether it has soured, or a preservative works, hangs on the pH: read, it counts.
+  const preserved = run.prediction.amounts.some((a) => a.kind === 'preservative');
+  const sours = plan.kind === 'ferment' || (preserved && (last || plan.kind === 'add'));
   const [ph, setPh] = useState<number | string>('');
   const [ago, setAgo] = useState(0);
   const [ml, setMl] = useState<number | string>('');
@@ -171,8 +173,12 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
       {last && !divides && <BottleFills fills={fills} error={error} onChange={setFills} />}
       {sours && (
         <NumberInput
-          label="Acidity when stopped, pH"
-          description="From a strip or a meter; it may stay empty."
+          label={plan.kind === 'ferment' ? 'Acidity when stopped, pH' : 'Acidity now, pH'}
+          description={
+            plan.kind === 'ferment'
+              ? 'From a strip or a meter; it may stay empty.'
+              : 'From a strip or a meter. Read, the preservative may count; it may stay empty.'
+          }
           value={ph}
           onChange={setPh}
           error={said(error, 'measuredPh')}

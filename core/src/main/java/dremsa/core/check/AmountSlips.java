@@ -59,16 +59,19 @@ public final class AmountSlips {
               Code.WHICH_SCOOP,
               Severity.NOTE,
               PLACE,
-              String.format(
-                  Locale.ROOT,
-                  "A %s is taken as %.3g mL here; it may be %.3g to %.3g.",
-                  measure.symbol(),
-                  measure.size(),
-                  measure.least(),
-                  measure.most()),
+              "A %s is taken as %s mL here; it may be %s to %s."
+                  .formatted(
+                      measure.symbol(),
+                      plain(measure.size()),
+                      plain(measure.least()),
+                      plain(measure.most())),
               "Glasses, hands and the scoops that come with powders differ.",
               "Fill yours with water, weigh or measure that, and set its size in the kitchen."));
     }
     return slips;
+  }
+
+  private static String plain(double millilitres) {
+    return String.format(Locale.ROOT, millilitres < 1 ? "%.2f" : "%.0f", millilitres);
   }
 }

@@ -14,6 +14,7 @@ import dremsa.core.formula.Proportion;
 import dremsa.core.formula.Purpose;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepWords;
+import dremsa.core.keep.Classifier;
 import dremsa.core.keep.KeepingClass;
 import dremsa.core.keep.Preservation;
 import dremsa.core.keep.School;
@@ -82,6 +83,7 @@ public final class SelfCheck {
     check.spirit();
     check.additions();
     check.plants();
+    check.wetOil();
     check.container();
     check.limits();
     check.preservatives();
@@ -256,6 +258,23 @@ public final class SelfCheck {
             "Water in oil spoils it, and fresh plant in oil is a known botulism risk.",
             "Dry the plant fully first.");
       }
+    }
+  }
+
+  /** Juice, water or a brew in oil, with nothing that preserves it. */
+  private void wetOil() {
+    boolean fresh = brew.materials().stream().anyMatch(m -> m.kind().isFresh());
+    if (!fresh
+        && prediction.finished().oilShare() > 0.5
+        && Classifier.classify(prediction.contents(), school).keepingClass()
+            == KeepingClass.OIL_WET) {
+      add(
+          Code.WET_PLANT_IN_OIL,
+          Severity.WARNING,
+          "ingredients",
+          "There is water or juice in the oil.",
+          "It does not mix, and what lives in it spoils in days; at room temperature it is a risk.",
+          "Leave it out, or stir it in for one use only.");
     }
   }
 

@@ -45,7 +45,8 @@ public final class CountMeasures {
           if (standard == null || standard.dimension() != Dimension.VOLUME) {
             throw new IllegalArgumentException("'" + id + "' has no size to change");
           }
-          byId.put(id, volume(id, millilitres));
+          // The stated size is no statement of the household's: its range stays.
+          byId.put(id, millilitres == standard.size() ? standard : volume(id, millilitres));
         });
   }
 

@@ -7,6 +7,8 @@ import dremsa.core.brew.Brew;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
 import dremsa.core.brew.StepFacts;
+import dremsa.core.check.Finding;
+import dremsa.core.check.SelfCheck;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Guide;
 import dremsa.core.formula.Ingredient;
@@ -66,6 +68,9 @@ class CautionTest {
       assertThat(Duration.between(START, verdict.runsOut()))
           .isLessThanOrEqualTo(Duration.ofDays(4));
     }
+    Brew brew = Kitchens.brew(mixed);
+    assertThat(SelfCheck.of(brew, brew.predict(1, Facts.NONE)))
+        .anyMatch(finding -> finding.code() == Finding.Code.WET_PLANT_IN_OIL);
   }
 
   /** Juice and starch feed what a dose for watery things holds down. */
