@@ -1,5 +1,6 @@
 import type { Prediction } from '../../api/client';
 import { duration, figure, type Format } from '../../app/format';
+import { Why } from './Why';
 
 interface Props {
   prediction: Prediction;
@@ -29,6 +30,7 @@ export function HowSure({ prediction, format }: Props) {
                 </span>
               )}
               {most && <span className="soft"> · mostly {lower(most.what)}</span>}
+              {WITH_REASON.has(name) && <Why result={name} prediction={prediction} />}
             </li>
           );
         })}
@@ -36,6 +38,9 @@ export function HowSure({ prediction, format }: Props) {
     </details>
   );
 }
+
+/** Those that are not asked about elsewhere on the page. */
+const WITH_REASON = new Set(['ph', 'alcohol']);
 
 interface Told {
   words: string;

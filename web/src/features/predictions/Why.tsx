@@ -21,6 +21,7 @@ const UNIT: Record<string, string> = {
   cloth: 'g',
   time: 'min',
   strength: '%',
+  alcohol: '% vol',
   thickness: 'mPa·s',
   keeps: 'h',
 };

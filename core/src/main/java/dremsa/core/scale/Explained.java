@@ -20,9 +20,9 @@ public enum Explained {
   STEAM(
       "steam",
       "Steam",
-      "Below the boil: the open surface, times how much damper the air over it is than the room. At"
-          + " the boil: the heat into the pot less what its walls lose, over what a gram of steam"
-          + " takes. It goes by minutes, heat and lid, hardly by the size of the batch.",
+      "The open surface steams, the more the hotter it is and the drier the room. At the boil it"
+          + " goes on doing so, and what heat the hob gives beyond that and the walls goes into"
+          + " bubbles. It goes by width, minutes, heat and lid, hardly by the size of the batch.",
       "Equations 2 and 3; latent heat and vapour pressure after IAPWS-IF97"),
   CLOTH(
       "cloth",
@@ -49,6 +49,20 @@ public enum Explained {
       "Two shares of what a plant can give: one comes at once, one slowly; both the faster the"
           + " warmer. It counts all minutes with their temperatures.",
       "Equation 5; first order in time after Spiro & Jago 1982, from memory"),
+  PH(
+      "ph",
+      "Acidity",
+      "The pH at which all charges balance: acids and their salts, what plants and juices bring, and"
+          + " the base in your water. Each brings its range along, the unlucky way round. What you"
+          + " read replaces it.",
+      "Charge balance; constants of the CRC Handbook of Chemistry and Physics, from memory"),
+  ALCOHOL(
+      "alcohol",
+      "Alcohol",
+      "Ethanol by volume, with the room that spirit and water lose together. Fresh plants change"
+          + " their water for spirit and weaken it. What counts for keeping is the weakest spirit"
+          + " with the wettest plant.",
+      "OIML R 22, from memory"),
   THICKNESS(
       "thickness",
       "Thickness",

@@ -2,7 +2,6 @@ package dremsa.server.shelf;
 
 import dremsa.core.keep.Inherited;
 import dremsa.core.keep.School;
-import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
 import dremsa.server.history.Happening;
@@ -70,7 +69,7 @@ public class BottleTaps {
     Bottle bottle = standing(household, id, version);
     Instant from = since(bottle, hours, at);
     UUID change = UUID.randomUUID();
-    double celsius = place.celsius(climate(household));
+    double celsius = place.celsius(kitchens.climates(household).at(from));
     events.save(BottleEvent.warmed(bottle, change, from, hours, celsius, "Left out"));
     note(
         bottle,
@@ -80,10 +79,6 @@ public class BottleTaps {
         null,
         "about %s h in %s".formatted(number(hours), place.words()));
     judging.saved(bottle, at);
-  }
-
-  private Climate climate(UUID household) {
-    return kitchens.of(household).climate();
   }
 
   static String number(double hours) {

@@ -147,7 +147,7 @@ class FridgeController {
     Order order;
     if (form.what() == FridgeWhat.POWER_CUT) {
       List<KeepEvent.FridgeWarmed> pieces =
-          Outage.powerCut(from, form.hours(), kitchens.of(household).climate());
+          Outage.powerCut(from, form.hours(), kitchens.climates(household).at(from));
       order =
           new Order(
               "Power cut, %s h".formatted(BottleTaps.number(form.hours())),
