@@ -101,7 +101,11 @@ export function usePendingSender(open: boolean) {
         client.getQueryData<Session>(keys.session)?.signIn,
       );
       busy = false;
-      if (sent > 0) await client.invalidateQueries({ queryKey: keys.all });
+      if (sent > 0) {
+        // A page that is only just loading may have asked before the tap was taken: it asks again.
+        await client.cancelQueries({ queryKey: keys.all });
+        await client.invalidateQueries({ queryKey: keys.all });
+      }
     };
     if (open) void send();
     const timer = setInterval(() => void send(), 4000);
