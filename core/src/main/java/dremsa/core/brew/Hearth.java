@@ -121,7 +121,9 @@ final class Hearth {
     boolean told = known.minutes().isPresent();
     double passed = boils() ? 0 : toTheBoil(step.lid(), told ? minutes : LONGEST_WAIT);
     if (!boils()) {
-      troubles.add(new Trouble.NeverBoils(at, pot.celsius));
+      if (!told) {
+        troubles.add(new Trouble.NeverBoils(at, pot.celsius));
+      }
       return;
     }
     double level =

@@ -56,6 +56,9 @@ final class Pot {
   /** Its own ferment has, or has not, surely come to what sour food is. */
   private boolean soured;
 
+  /** Something was poured in since it fermented: what is sour now may be that. */
+  private boolean pouredSince;
+
   double boiledMinutes;
   boolean pouredHot;
   double firstWetMinute = Double.NaN;
@@ -202,6 +205,7 @@ final class Pot {
     if (gram != Sourness.NONE && grams > 0) {
       sour = sour.plus(gram.times(grams / left));
       phRead = false;
+      pouredSince = true;
     }
   }
 
@@ -511,7 +515,9 @@ final class Pot {
     }
     sour = sour.times(left).asRead(ph, litres, ofPlants()).times(1 / left);
     phRead = true;
-    soured = sourHours > 0 && fermentable() && ph <= Sourness.Ph.ACID_FOOD;
+    // Vinegar stirred in after an idle stand makes no ferment of it: a reading may then only deny.
+    boolean mayBe = sourHours > 0 && fermentable() && (soured || !pouredSince);
+    soured = mayBe && ph <= Sourness.Ph.ACID_FOOD;
     told(soured);
   }
 
@@ -524,6 +530,7 @@ final class Pot {
   void ferment(double hours) {
     sourHours += hours;
     fermentedMinute = minute;
+    pouredSince = false;
     double litres = (water + juice) / 1000;
     if (!fermentable() || litres <= 0) {
       return;

@@ -213,4 +213,21 @@ class SouringTest {
     SelfCheck.of(cold, cold.predict(0.6, Facts.NONE)).forEach(f -> codes.add(f.code()));
     assertThat(codes).contains(Finding.Code.LIFE_SPENT_EARLY);
   }
+
+  /** Sour by what was stirred in afterwards, an idle stand is no ferment: its hours stay billed. */
+  @Test
+  void vinegarAfterAnIdleStandMakesNoFermentOfIt() {
+    Formula plain = fermented("barley");
+    List<Ingredient> more = new ArrayList<>(plain.ingredients());
+    more.add(Ingredient.parts("apple-vinegar", 60));
+    List<Step> steps = new ArrayList<>(plain.steps());
+    steps.add(3, new Step.Add(List.of("apple-vinegar"), 40, Guide.NONE));
+    Brew cold = Kitchens.in(room(10), plain.with(more, steps));
+    Prediction p = cold.predict(0.6, Facts.NONE.with(4, StepFacts.NONE.withPh(4.2)));
+    assertThat(p.heat().soured()).isFalse();
+    Verdict verdict =
+        Keeping.inFridge(START, ZoneOffset.UTC, School.CAREFUL, Kept.USUAL).judge(cold, p, START);
+    assertThat(verdict.keepingClass()).isEqualTo(KeepingClass.STARCH);
+    assertThat(verdict.useNow()).isTrue();
+  }
 }
