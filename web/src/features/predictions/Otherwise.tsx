@@ -35,6 +35,21 @@ export function Otherwise(props: Props) {
   );
 }
 
+/** What is asked for each likeness, and how far its dial goes. */
+const DIALS: Record<
+  Exclude<Likeness, ''>,
+  (plant: string) => { label: string; range: [number, number]; step: number }
+> = {
+  RATIO: (plant) => ({ label: `Liquid to a gram of ${plant}, g`, range: [2, 100], step: 0.5 }),
+  WHOLE_RATIO: () => ({
+    label: '1 g of all plants together to so many mL',
+    range: [2, 100],
+    step: 0.5,
+  }),
+  STRENGTH: () => ({ label: 'Plant for 100 mL, g', range: [0.5, 30], step: 0.1 }),
+  THICKNESS: () => ({ label: 'Thickness when cold, mPa·s', range: [5, 3000], step: 1 }),
+};
+
 /** Only laid out when it is open: a drag redraws what is seen. */
 function Choices({ view, draft, prediction, error, onChange }: Props) {
   const plant = view.ingredients.find((i) => i.plant);
@@ -168,45 +183,10 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
           ]}
           error={draft.likeness ? undefined : wrong}
         />
-        {draft.likeness === 'RATIO' && (
+        {draft.likeness !== '' && (
           <Dial
-            label={`Liquid to a gram of ${plant?.name.toLowerCase() ?? 'plant'}, g`}
+            {...DIALS[draft.likeness](plant?.name.toLowerCase() ?? 'plant')}
             value={draft.like}
-            range={[2, 100]}
-            step={0.5}
-            logarithmic
-            onChange={(like) => onChange({ like })}
-            error={wrong}
-          />
-        )}
-        {draft.likeness === 'WHOLE_RATIO' && (
-          <Dial
-            label="1 g of all plants together to so many mL"
-            value={draft.like}
-            range={[2, 100]}
-            step={0.5}
-            logarithmic
-            onChange={(like) => onChange({ like })}
-            error={wrong}
-          />
-        )}
-        {draft.likeness === 'STRENGTH' && (
-          <Dial
-            label="Plant for 100 mL, g"
-            value={draft.like}
-            range={[0.5, 30]}
-            step={0.1}
-            logarithmic
-            onChange={(like) => onChange({ like })}
-            error={wrong}
-          />
-        )}
-        {draft.likeness === 'THICKNESS' && (
-          <Dial
-            label="Thickness when cold, mPa·s"
-            value={draft.like}
-            range={[5, 3000]}
-            step={1}
             logarithmic
             onChange={(like) => onChange({ like })}
             error={wrong}

@@ -106,8 +106,8 @@ public final class Classifier {
               Locale.ROOT,
               "fermented grain water, %s",
               brew.ph().read()
-                  ? "pH %.1f".formatted(brew.ph().value())
-                  : "surely as sour as pH %.1f".formatted(Sourness.Ph.ACID_FOOD)));
+                  ? said("pH %.1f", brew.ph().value())
+                  : said("surely as sour as pH %.1f", Sourness.Ph.ACID_FOOD)));
     }
     if (brew.has(Trait.STARCH)) {
       return brew.has(Trait.STARCH_HEATED)
