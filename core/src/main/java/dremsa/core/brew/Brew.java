@@ -165,10 +165,10 @@ public final class Brew {
     VesselChoice choice = VesselChoice.NONE;
     double contents = 0;
     for (Step step : stepsOfAllWays()) {
-      if (step instanceof Step.Combine combine) {
-        contents += millilitresOf(combine.ingredients(), scale);
-        VesselKind kind = combine.vessel();
-        double needed = Math.max(contents, bulkOf(combine.ingredients(), scale));
+      VesselKind kind = step.worksIn().orElse(null);
+      if (kind != null && step.puts()) {
+        contents += millilitresOf(step.ingredients(), scale);
+        double needed = Math.max(contents, bulkOf(step.ingredients(), scale));
         Optional<Vessel> vessel =
             kitchen.vessels().stream()
                 .filter(v -> v.kind() == kind && safeMillilitres(v) >= needed)
@@ -177,10 +177,11 @@ public final class Brew {
         if (vessel.isPresent()) {
           choice = choice.with(vessel.get());
         }
-      } else if (step instanceof Step.Blend) {
-        Optional<Vessel> blender = kitchen.largest(VesselKind.BLENDER);
-        if (blender.isPresent()) {
-          choice = choice.with(blender.get());
+      } else if (kind != null) {
+        // What is worked in a vessel batch by batch takes the largest.
+        Optional<Vessel> largest = kitchen.largest(kind);
+        if (largest.isPresent()) {
+          choice = choice.with(largest.get());
         }
       }
     }
@@ -211,11 +212,12 @@ public final class Brew {
     Map<VesselKind, Double> largest = new EnumMap<>(VesselKind.class);
     double contents = 0;
     for (Step step : stepsOfAllWays()) {
-      if (step instanceof Step.Combine combine) {
-        contents += millilitresOf(combine.ingredients(), 1);
-        Optional<Vessel> vessel = kitchen.largest(combine.vessel());
+      VesselKind kind = step.worksIn().orElse(null);
+      if (kind != null && step.puts()) {
+        contents += millilitresOf(step.ingredients(), 1);
+        Optional<Vessel> vessel = kitchen.largest(kind);
         if (vessel.isPresent() && contents > 0) {
-          largest.merge(combine.vessel(), safeMillilitres(vessel.get()) / contents, Double::min);
+          largest.merge(kind, safeMillilitres(vessel.get()) / contents, Double::min);
         }
       }
     }

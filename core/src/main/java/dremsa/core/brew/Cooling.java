@@ -4,11 +4,14 @@ import dremsa.core.formula.Formula;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.Step.Cool;
 import dremsa.core.formula.Step.CoolingWay;
+import dremsa.core.formula.StepKind;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
 import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
@@ -77,17 +80,12 @@ public final class Cooling {
     List<Step> steps = brew.formula().steps();
     for (int i = 0; i < steps.size(); i++) {
       StepFacts known = facts.of(i);
-      if (!known.temperatures().isEmpty() && cools(steps.get(i))) {
+      if (!known.temperatures().isEmpty() && steps.get(i).onlyCools()) {
         Fit fit = fit(brew, scale, vessels, result.before(i), i, known.temperatures());
         result = result.with(i, known.withCooling(fit));
       }
     }
     return result;
-  }
-
-  /** Steps that only lose heat to what is around them. */
-  static boolean cools(Step step) {
-    return step instanceof Cool || step instanceof Step.Steep || step instanceof Step.Soak;
   }
 
   private static Fit fit(
@@ -235,6 +233,7 @@ public final class Cooling {
    * @param prediction how the whole brew goes then
    * @param minutes from that moment until each landmark; one that is not reached is left out, one
    *     that was reached before is 0
+   * @param toC the temperature that the step cools to, °C
    * @param toTarget minutes until the step's own temperature; empty when it is never reached
    */
   public record Choice(
@@ -244,7 +243,15 @@ public final class Cooling {
       Facts facts,
       Prediction prediction,
       Map<Landmark, Double> minutes,
+      double toC,
       OptionalDouble toTarget) {}
+
+  /** The first cooling step from one on; empty when none is to come. */
+  public static OptionalInt next(List<Step> steps, int from) {
+    return IntStream.range(from, steps.size())
+        .filter(i -> steps.get(i).kind() == StepKind.COOL)
+        .findFirst();
+  }
 
   /**
    * The ways to cool at a cooling step, as it is planned first.
@@ -305,6 +312,7 @@ public final class Cooling {
         changed.facts(),
         p,
         minutes,
+        taken.toC(),
         there ? OptionalDouble.of(Math.max(0, outcome.endMinute() - now)) : OptionalDouble.empty());
   }
 

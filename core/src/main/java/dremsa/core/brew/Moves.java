@@ -2,6 +2,8 @@ package dremsa.core.brew;
 
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Step;
+import dremsa.core.formula.StepCases;
+import dremsa.core.formula.StepKind;
 import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Hob;
 import dremsa.core.kitchen.Kitchen;
@@ -101,34 +103,85 @@ final class Moves {
 
   private boolean matters(Parameter parameter) {
     return switch (parameter) {
-      case ICE_BATH_LOSS ->
-          has(s -> s instanceof Step.Cool c && c.way() == Step.CoolingWay.ICE_BATH);
       case OIL_HEAT, OIL_SOLVENT -> is(m -> oily(m.kind()));
       case PLANT_HEAT, FAST_RATE, EXTRACTION_ENERGY -> is(m -> m.kind().isPlant());
-      case LID -> has(s -> s instanceof Step.Boil b && b.lid());
-      case ROLLING_BOIL -> boils(Step.Level.ROLLING);
-      case GENTLE_BOIL -> boils(Step.Level.GENTLE);
-      case SIMMER -> boils(Step.Level.SIMMER);
-      case POURED_WATER ->
-          has(s -> s instanceof Step.Combine c && c.liquid() == Step.LiquidHeat.JUST_BOILED);
-      case CLOTH_KEEPS -> has(s -> s instanceof Step.Strain strain && strain.tool().soaksUp());
-      case SQUEEZE -> has(s -> s instanceof Step.Strain strain && strain.squeeze());
       case SPIRIT_SOLVENT -> is(m -> m.kind() == MaterialKind.SPIRIT);
       case PLANT_EXCHANGE -> is(m -> m.kind().isFresh());
       case GUM_TIME, GUM_EXPONENT, GUM_ENERGY ->
           is(m -> m.figures().containsKey(Property.GUM_YIELD));
-      case BATH_TEMPERATURE, BATH_LAG -> has(Step.WaterBath.class::isInstance);
-      case FERMENT_TIME, FERMENT_END -> has(Step.Ferment.class::isInstance);
       case HEAT_LOSS, WATER_HEAT, EVAPORATION, AIR_HUMIDITY, COVER -> true;
+      case ICE_BATH_LOSS,
+          LID,
+          ROLLING_BOIL,
+          GENTLE_BOIL,
+          SIMMER,
+          POURED_WATER,
+          CLOTH_KEEPS,
+          SQUEEZE,
+          BATH_TEMPERATURE,
+          BATH_LAG,
+          FERMENT_TIME,
+          FERMENT_END ->
+          has(step -> step.accept(OF_STEPS).contains(parameter));
     };
   }
 
+  /** The parameters that one kind of step alone depends on. */
+  private static final StepCases<Set<Parameter>> OF_STEPS =
+      new StepCases.Some<>() {
+        @Override
+        public Set<Parameter> combine(Step.Combine step) {
+          return step.pouredHot() ? EnumSet.of(Parameter.POURED_WATER) : Set.of();
+        }
+
+        @Override
+        public Set<Parameter> boil(Step.Boil step) {
+          Parameter level =
+              switch (step.level()) {
+                case ROLLING -> Parameter.ROLLING_BOIL;
+                case GENTLE -> Parameter.GENTLE_BOIL;
+                case SIMMER -> Parameter.SIMMER;
+              };
+          return step.lid() ? EnumSet.of(level, Parameter.LID) : EnumSet.of(level);
+        }
+
+        @Override
+        public Set<Parameter> waterBath(Step.WaterBath step) {
+          return EnumSet.of(Parameter.BATH_TEMPERATURE, Parameter.BATH_LAG);
+        }
+
+        @Override
+        public Set<Parameter> ferment(Step.Ferment step) {
+          return EnumSet.of(Parameter.FERMENT_TIME, Parameter.FERMENT_END);
+        }
+
+        @Override
+        public Set<Parameter> cool(Step.Cool step) {
+          return step.way() == Step.CoolingWay.ICE_BATH
+              ? EnumSet.of(Parameter.ICE_BATH_LOSS)
+              : Set.of();
+        }
+
+        @Override
+        public Set<Parameter> strain(Step.Strain step) {
+          Set<Parameter> all = EnumSet.noneOf(Parameter.class);
+          if (step.tool().soaksUp()) {
+            all.add(Parameter.CLOTH_KEEPS);
+          }
+          if (step.squeeze()) {
+            all.add(Parameter.SQUEEZE);
+          }
+          return all;
+        }
+
+        @Override
+        public Set<Parameter> otherwise(Step step) {
+          return Set.of();
+        }
+      };
+
   private static boolean oily(MaterialKind kind) {
     return kind == MaterialKind.CARRIER_OIL || kind == MaterialKind.INFUSED_OIL;
-  }
-
-  private boolean boils(Step.Level level) {
-    return has(s -> s instanceof Step.Boil b && b.level() == level);
   }
 
   private boolean has(Predicate<Step> step) {
@@ -141,7 +194,7 @@ final class Moves {
 
   private void kitchen() {
     Kitchen kitchen = brew.kitchen();
-    boolean heats = has(s -> s instanceof Step.Heat || s instanceof Step.Boil);
+    boolean heats = has(s -> s.kind() == StepKind.HEAT || s.kind() == StepKind.BOIL);
     kitchen
         .strongestHob()
         .filter(hob -> heats)
@@ -166,8 +219,7 @@ final class Moves {
             brew.with(
                 kitchen.withClimate(
                     new Climate(end.value(), climate.fridgeC(), climate.freezerC()))));
-    boolean hot =
-        heats || has(s -> s instanceof Step.Combine c && c.liquid() != Step.LiquidHeat.ROOM);
+    boolean hot = heats || has(Step::pouredHot);
     Site site = kitchen.site();
     if (hot) {
       addBrew(
@@ -184,9 +236,9 @@ final class Moves {
   }
 
   private void materials() {
-    boolean strains = has(Step.Strain.class::isInstance);
-    boolean squeezes = has(s -> s instanceof Step.Strain strain && strain.squeeze());
-    boolean drains = has(s -> s instanceof Step.Strain strain && !strain.squeeze());
+    boolean strains = has(s -> s.strainer().isPresent());
+    boolean squeezes = has(Step::wrung);
+    boolean drains = has(s -> s.strainer().isPresent() && !s.wrung());
     for (Material material : brew.materials().stream().distinct().toList()) {
       material
           .figures()

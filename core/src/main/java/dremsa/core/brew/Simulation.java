@@ -12,14 +12,17 @@ import dremsa.core.formula.Step.Combine;
 import dremsa.core.formula.Step.Cool;
 import dremsa.core.formula.Step.Divide;
 import dremsa.core.formula.Step.Ferment;
+import dremsa.core.formula.Step.Freeze;
 import dremsa.core.formula.Step.Heat;
-import dremsa.core.formula.Step.LiquidHeat;
 import dremsa.core.formula.Step.Macerate;
+import dremsa.core.formula.Step.Prepare;
 import dremsa.core.formula.Step.Soak;
 import dremsa.core.formula.Step.Steep;
 import dremsa.core.formula.Step.Strain;
+import dremsa.core.formula.Step.Wash;
 import dremsa.core.formula.Step.WaterBath;
-import dremsa.core.formula.Window;
+import dremsa.core.formula.StepCases;
+import dremsa.core.formula.StepKind;
 import dremsa.core.kitchen.Place;
 import dremsa.core.kitchen.Vessel;
 import dremsa.core.kitchen.VesselKind;
@@ -39,6 +42,9 @@ final class Simulation {
 
   private static final double HANDS_LONG = 5;
 
+  /** All of it goes into the equipment at once. */
+  private static final int ONCE = 1;
+
   private final Brew brew;
   private final Formula formula;
   private final Constants k;
@@ -52,9 +58,6 @@ final class Simulation {
   private final List<StepOutcome> outcomes;
   private final List<Trouble> troubles = new ArrayList<>();
   private int index;
-
-  /** How often the equipment of the present step is filled. */
-  private int fillings;
 
   Simulation(
       Brew brew,
@@ -86,10 +89,10 @@ final class Simulation {
       StepFacts known = facts.of(index);
       hearth.at = index;
       hearth.known = known;
-      fillings = 1;
+      int fillings = ONCE;
       hearth.mark();
       if (!known.skipped()) {
-        doStep(step, known);
+        fillings = step.accept(new Doing(known));
         pot.exchange(pot.minute - startMinute);
       }
       asItWas(step, known);
@@ -108,67 +111,145 @@ final class Simulation {
     return result();
   }
 
-  private void doStep(Step step, StepFacts known) {
-    if (step instanceof Combine combine) {
-      combine(combine);
+  /** What each kind of step does to the pot. What is said is how often its equipment is filled. */
+  private final class Doing implements StepCases<Integer> {
+    private final StepFacts known;
+
+    Doing(StepFacts known) {
+      this.known = known;
+    }
+
+    @Override
+    public Integer wash(Wash step) {
+      return standCovered(HANDS_SHORT);
+    }
+
+    @Override
+    public Integer prepare(Prepare step) {
+      return standCovered(step.time().usual());
+    }
+
+    @Override
+    public Integer combine(Combine step) {
+      putTogether(step);
       hearth.stand(known.minutes().orElse(HANDS_SHORT), 1);
-    } else if (step instanceof Heat h) {
-      hearth.heat(h);
-    } else if (step instanceof Boil boil) {
-      hearth.boil(boil, minutes(known, boil.time()));
-    } else if (step instanceof WaterBath bath) {
-      hearth.waterBath(minutes(known, bath.time()));
-    } else if (step instanceof Steep steep) {
-      hearth.stand(minutes(known, steep.time()), steep.cover() ? k.cover : 1);
-    } else if (step instanceof Soak soak) {
-      hearth.standAt(soak.place(), minutes(known, soak.time()));
-    } else if (step instanceof Ferment ferment) {
-      double minutes = minutes(known, ferment.time());
-      hearth.standRead(Place.ROOM, minutes);
-      pot.ferment(sourHours(known, minutes));
-    } else if (step instanceof Macerate macerate) {
-      hearth.standRead(Place.ROOM, minutes(known, macerate.time()));
-    } else if (step instanceof Cool cool) {
-      hearth.cool(cool);
-    } else if (step instanceof Strain strain) {
-      fillings = fillings(pot.millilitres() + pot.plantGrams(), strain.tool().fillingMl());
+      return ONCE;
+    }
+
+    @Override
+    public Integer heat(Heat step) {
+      hearth.heat(step);
+      return ONCE;
+    }
+
+    @Override
+    public Integer boil(Boil step) {
+      hearth.boil(step, minutes(step));
+      return ONCE;
+    }
+
+    @Override
+    public Integer waterBath(WaterBath step) {
+      hearth.waterBath(minutes(step));
+      return ONCE;
+    }
+
+    @Override
+    public Integer steep(Steep step) {
+      hearth.stand(minutes(step), step.cover() ? k.cover : 1);
+      return ONCE;
+    }
+
+    @Override
+    public Integer soak(Soak step) {
+      hearth.standAt(step.place(), minutes(step));
+      return ONCE;
+    }
+
+    @Override
+    public Integer ferment(Ferment step) {
+      hearth.standRead(Place.ROOM, minutes(step));
+      pot.ferment(sourHours(known, minutes(step)));
+      return ONCE;
+    }
+
+    @Override
+    public Integer macerate(Macerate step) {
+      hearth.standRead(Place.ROOM, minutes(step));
+      return ONCE;
+    }
+
+    @Override
+    public Integer cool(Cool step) {
+      hearth.cool(step);
+      return ONCE;
+    }
+
+    @Override
+    public Integer strain(Strain step) {
+      int fillings = fillings(step.tool().fillingMl());
       hearth.stand(known.minutes().orElse(HANDS_LONG * fillings), 1);
-      strain(strain);
-    } else if (step instanceof Blend blend) {
+      part(step);
+      return fillings;
+    }
+
+    @Override
+    public Integer blend(Blend step) {
       Vessel blender =
           pot.vessel != null && pot.vessel.kind() == VesselKind.BLENDER
               ? pot.vessel
               : vesselFor(VesselKind.BLENDER);
-      fillings = fillings(pot.millilitres() + pot.plantGrams(), brew.safeMillilitres(blender));
-      hearth.stand(known.minutes().orElse(blend.time().usual() * fillings), k.cover);
-      blend();
-    } else if (step instanceof Add add) {
-      add(add);
-      hearth.stand(known.minutes().orElse(HANDS_SHORT), 1);
-    } else if (step instanceof Divide divide) {
-      pot.divide(divide.share());
-    } else if (step instanceof Bottle) {
-      hearth.stand(known.minutes().orElse(HANDS_LONG), 1);
-    } else {
-      hearth.stand(
-          known.minutes().orElse(step.window().map(Window::usual).orElse(HANDS_SHORT)), k.cover);
+      int fillings = fillings(brew.safeMillilitres(blender));
+      hearth.stand(known.minutes().orElse(step.time().usual() * fillings), k.cover);
+      pot.plants.forEach(pot::blend);
+      return fillings;
     }
-  }
 
-  private static int fillings(double millilitres, double atOnce) {
-    // A little over the mark is poured after.
-    return (int) Math.max(1, Math.ceil(millilitres / atOnce - 0.05));
-  }
+    @Override
+    public Integer add(Add step) {
+      stirIn(step);
+      hearth.stand(known.minutes().orElse(HANDS_SHORT), 1);
+      return ONCE;
+    }
 
-  private static double minutes(StepFacts known, Window window) {
-    return known.minutes().orElse(window.usual());
+    @Override
+    public Integer bottle(Bottle step) {
+      hearth.stand(known.minutes().orElse(HANDS_LONG), 1);
+      return ONCE;
+    }
+
+    @Override
+    public Integer freeze(Freeze step) {
+      return standCovered(HANDS_SHORT);
+    }
+
+    @Override
+    public Integer divide(Divide step) {
+      pot.divide(step.share());
+      return ONCE;
+    }
+
+    private Integer standCovered(double usual) {
+      hearth.stand(known.minutes().orElse(usual), k.cover);
+      return ONCE;
+    }
+
+    private double minutes(Step.Timed step) {
+      return known.minutes().orElse(step.time().usual());
+    }
+
+    private int fillings(double atOnce) {
+      double bulk = pot.millilitres() + pot.plantGrams();
+      // A little over the mark is poured after.
+      return (int) Math.max(1, Math.ceil(bulk / atOnce - 0.05));
+    }
   }
 
   // ---- putting together ----
 
-  private void combine(Combine combine) {
+  private void putTogether(Combine combine) {
     Vessel vessel = vesselFor(combine.vessel());
-    boolean hot = combine.liquid() == LiquidHeat.JUST_BOILED;
+    boolean hot = combine.pouredHot();
     double heatBefore = pot.heatCapacity() * pot.celsius;
     double capacityBefore = pot.heatCapacity();
     pot.vessel = vessel;
@@ -235,7 +316,7 @@ final class Simulation {
 
   // ---- parting and finishing ----
 
-  private void strain(Strain step) {
+  private void part(Strain step) {
     double liquid = pot.liquid();
     double pull = 0;
     boolean powder = false;
@@ -281,18 +362,15 @@ final class Simulation {
     return step.squeeze() ? hold * k.squeeze : hold;
   }
 
-  private void blend() {
-    pot.plants.forEach(pot::blend);
-  }
-
-  private void add(Add step) {
+  private void stirIn(Add step) {
     if (pot.vessel == null) {
       pot.vessel = vesselFor(VesselKind.BOWL);
     }
     double parts = pot.liquid();
     double shares = 0;
     for (int i = index; i < formula.steps().size(); i++) {
-      if (formula.steps().get(i) instanceof Add later) {
+      Step later = formula.steps().get(i);
+      if (later.stirredBelow().isPresent()) {
         for (String key : later.ingredients()) {
           Proportion proportion = formula.ingredient(key).orElseThrow().proportion();
           if (proportion instanceof Proportion.Parts p) {
@@ -371,7 +449,7 @@ final class Simulation {
     if (liquid <= 0) {
       return;
     }
-    if (step instanceof Strain || step instanceof Bottle) {
+    if (step.strainer().isPresent() || step.kind() == StepKind.BOTTLE) {
       pot.keepShare(wanted / liquid);
       pot.unaccounted += liquid - pot.liquid();
     } else {

@@ -1,7 +1,5 @@
 package dremsa.core.brew;
 
-import dremsa.core.formula.Step;
-
 /** Reads a weight taken while a step lasted as the weight at its end. */
 public final class Weighing {
   private Weighing() {}
@@ -22,7 +20,7 @@ public final class Weighing {
       double minute,
       double grams) {
     double leaves = 0;
-    if (!(brew.formula().steps().get(step) instanceof Step.Strain)) {
+    if (brew.formula().steps().get(step).strainer().isEmpty()) {
       Prediction prediction = brew.predict(scale, vessels, facts);
       StepOutcome outcome = prediction.steps().get(step);
       double at = Math.min(outcome.startMinute() + minute, outcome.endMinute());

@@ -4,7 +4,7 @@ import dremsa.core.brew.Brew;
 import dremsa.core.brew.Prediction;
 import dremsa.core.check.Finding.Code;
 import dremsa.core.check.Finding.Severity;
-import dremsa.core.formula.Step;
+import dremsa.core.formula.StepKind;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import java.util.ArrayList;
@@ -28,18 +28,17 @@ final class Bulk {
   static List<Finding> of(Brew brew, Prediction prediction) {
     List<Finding> all = new ArrayList<>();
     for (int i = 0; i < brew.formula().steps().size(); i++) {
-      if (brew.formula().steps().get(i) instanceof Step.Combine combine) {
-        covered(brew, prediction, i, combine).ifPresent(all::add);
+      if (brew.formula().steps().get(i).kind() == StepKind.COMBINE) {
+        covered(brew, prediction, i).ifPresent(all::add);
       }
     }
     boilsDown(brew, prediction).ifPresent(all::add);
     return all;
   }
 
-  private static Optional<Finding> covered(
-      Brew brew, Prediction prediction, int index, Step.Combine combine) {
+  private static Optional<Finding> covered(Brew brew, Prediction prediction, int index) {
     double bulk = 0;
-    for (String key : combine.ingredients()) {
+    for (String key : brew.formula().steps().get(index).ingredients()) {
       Material material = brew.materialOf(key).orElseThrow();
       if (material.kind().isPlant() && !material.kind().isPowder() && !material.kind().isFresh()) {
         bulk += prediction.amounts().getOrDefault(key, 0.0) / material.density();

@@ -8,10 +8,10 @@ import dremsa.core.formula.Step.Boil;
 import dremsa.core.formula.Step.Bottle;
 import dremsa.core.formula.Step.Combine;
 import dremsa.core.formula.Step.Heat;
-import dremsa.core.formula.Step.LiquidHeat;
 import dremsa.core.formula.Step.Prepare;
 import dremsa.core.formula.Step.Strain;
 import dremsa.core.formula.Step.WaterBath;
+import dremsa.core.formula.StepCases;
 import dremsa.core.kitchen.VesselKind;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
@@ -19,64 +19,100 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Finds the cautions of a step from what the step does and what is in the pot. */
-public final class Cautions {
-  private Cautions() {}
+public final class Cautions implements StepCases.Some<List<Caution>> {
+  private final Brew brew;
+
+  private Cautions(Brew brew) {
+    this.brew = brew;
+  }
 
   /** The cautions at one step, the gravest first. */
   public static List<Caution> at(Brew brew, int index) {
-    Step step = brew.formula().steps().get(index);
-    List<Caution> cautions = new ArrayList<>();
-    if (has(brew, MaterialKind.SPIRIT)) {
-      cautions.add(Caution.NO_FLAME);
+    Cautions cautions = new Cautions(brew);
+    List<Caution> all = new ArrayList<>();
+    if (cautions.has(MaterialKind.SPIRIT)) {
+      all.add(Caution.NO_FLAME);
     }
-    if (step instanceof Combine combine && combine.liquid() == LiquidHeat.JUST_BOILED) {
-      cautions.add(Caution.BURNS);
-      if (combine.vessel() == VesselKind.JAR || combine.vessel() == VesselKind.BOWL) {
-        cautions.add(Caution.WARM_THE_GLASS);
-      }
-    } else if (step instanceof Heat || step instanceof Boil) {
-      cautions.add(Caution.BURNS);
-      if (has(brew, MaterialKind.GUM_SEED) || has(brew, MaterialKind.GRAIN)) {
-        cautions.add(Caution.BOIL_OVER);
-      }
-    } else if (step instanceof WaterBath) {
-      cautions.add(Caution.BURNS);
-      cautions.add(Caution.WARM_THE_GLASS);
-      if (has(brew, MaterialKind.CARRIER_OIL)) {
-        cautions.add(Caution.OIL_HEAT);
-      }
-    } else if (step instanceof Blend) {
-      cautions.add(Caution.HOT_BLENDER);
-    } else if (step instanceof Prepare prepare) {
-      for (String key : prepare.ingredients()) {
-        brew.materialOf(key)
-            .filter(material -> material.kind() == MaterialKind.ALOE_LEAF)
-            .ifPresent(material -> cautions.add(Caution.LATEX));
-      }
-    } else if (step instanceof Strain && powderIn(brew)) {
-      cautions.add(Caution.FINE_STRAIN);
-    } else if (step instanceof Add add) {
-      for (String key : add.ingredients()) {
-        brew.materialOf(key)
-            .filter(material -> material.kind() == MaterialKind.ESSENTIAL_OIL)
-            .ifPresent(material -> cautions.add(Caution.NEVER_UNDILUTED));
-      }
-    } else if (step instanceof Bottle bottle) {
-      cautions.add(Caution.CLEAN_BOTTLES);
-      cautions.add(Caution.NOT_FOR_DRINKING);
-      if (bottle.container().sprays()) {
-        cautions.add(Caution.CLOSE_EYES);
-      }
-      cautions.add(Caution.PATCH_TEST);
-    }
-    return List.copyOf(cautions);
+    all.addAll(brew.formula().steps().get(index).accept(cautions));
+    return List.copyOf(all);
   }
 
-  private static boolean powderIn(Brew brew) {
-    return brew.materials().stream().map(Material::kind).anyMatch(MaterialKind::isPowder);
+  @Override
+  public List<Caution> combine(Combine step) {
+    if (!step.pouredHot()) {
+      return List.of();
+    }
+    boolean glass = step.vessel() == VesselKind.JAR || step.vessel() == VesselKind.BOWL;
+    return glass ? List.of(Caution.BURNS, Caution.WARM_THE_GLASS) : List.of(Caution.BURNS);
   }
 
-  private static boolean has(Brew brew, MaterialKind kind) {
+  @Override
+  public List<Caution> heat(Heat step) {
+    return hob();
+  }
+
+  @Override
+  public List<Caution> boil(Boil step) {
+    return hob();
+  }
+
+  private List<Caution> hob() {
+    return has(MaterialKind.GUM_SEED) || has(MaterialKind.GRAIN)
+        ? List.of(Caution.BURNS, Caution.BOIL_OVER)
+        : List.of(Caution.BURNS);
+  }
+
+  @Override
+  public List<Caution> waterBath(WaterBath step) {
+    return has(MaterialKind.CARRIER_OIL)
+        ? List.of(Caution.BURNS, Caution.WARM_THE_GLASS, Caution.OIL_HEAT)
+        : List.of(Caution.BURNS, Caution.WARM_THE_GLASS);
+  }
+
+  @Override
+  public List<Caution> blend(Blend step) {
+    return List.of(Caution.HOT_BLENDER);
+  }
+
+  @Override
+  public List<Caution> prepare(Prepare step) {
+    return names(step, MaterialKind.ALOE_LEAF) ? List.of(Caution.LATEX) : List.of();
+  }
+
+  @Override
+  public List<Caution> strain(Strain step) {
+    boolean powder = brew.materials().stream().map(Material::kind).anyMatch(MaterialKind::isPowder);
+    return powder ? List.of(Caution.FINE_STRAIN) : List.of();
+  }
+
+  @Override
+  public List<Caution> add(Add step) {
+    return names(step, MaterialKind.ESSENTIAL_OIL) ? List.of(Caution.NEVER_UNDILUTED) : List.of();
+  }
+
+  @Override
+  public List<Caution> bottle(Bottle step) {
+    List<Caution> all = new ArrayList<>();
+    all.add(Caution.CLEAN_BOTTLES);
+    all.add(Caution.NOT_FOR_DRINKING);
+    if (step.container().sprays()) {
+      all.add(Caution.CLOSE_EYES);
+    }
+    all.add(Caution.PATCH_TEST);
+    return all;
+  }
+
+  @Override
+  public List<Caution> otherwise(Step step) {
+    return List.of();
+  }
+
+  private boolean names(Step step, MaterialKind kind) {
+    return step.ingredients().stream()
+        .anyMatch(key -> brew.materialOf(key).filter(m -> m.kind() == kind).isPresent());
+  }
+
+  private boolean has(MaterialKind kind) {
     return brew.materials().stream().anyMatch(material -> material.kind() == kind);
   }
 }

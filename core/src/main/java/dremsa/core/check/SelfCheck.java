@@ -13,18 +13,21 @@ import dremsa.core.formula.Formula;
 import dremsa.core.formula.Proportion;
 import dremsa.core.formula.Purpose;
 import dremsa.core.formula.Step;
+import dremsa.core.formula.StepKind;
 import dremsa.core.formula.StepWords;
 import dremsa.core.keep.Classifier;
 import dremsa.core.keep.KeepingClass;
 import dremsa.core.keep.Preservation;
 import dremsa.core.keep.School;
 import dremsa.core.keep.Spoilage;
+import dremsa.core.kitchen.StrainTool;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Property;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** Looks a formula over, as it would go in a kitchen, for the slips of the craft. */
 public final class SelfCheck {
@@ -119,14 +122,13 @@ public final class SelfCheck {
           "Brew less, use another vessel or hob, or change the step.");
     }
     for (int i = 0; i < formula.steps().size(); i++) {
-      if (formula.steps().get(i) instanceof Step.Strain strain
-          && !brew.kitchen().strainers().contains(strain.tool())
-          && strain.tool().stopsPowder()) {
+      StrainTool tool = formula.steps().get(i).strainer().orElse(null);
+      if (tool != null && tool.stopsPowder() && !brew.kitchen().strainers().contains(tool)) {
         add(
             Code.IMPOSSIBLE_HERE,
             Severity.WARNING,
             step(i),
-            "There is no " + strain.tool().words().replaceFirst("^an? ", "") + " in this kitchen.",
+            "There is no " + tool.words().replaceFirst("^an? ", "") + " in this kitchen.",
             "A coarser one lets powder through.",
             "Get one, or use another that is as fine.");
       }
@@ -138,8 +140,7 @@ public final class SelfCheck {
       return;
     }
     for (int i = 0; i < formula.steps().size(); i++) {
-      Step s = formula.steps().get(i);
-      if (s instanceof Step.Heat || s instanceof Step.Boil || s instanceof Step.WaterBath) {
+      if (formula.steps().get(i).onHob()) {
         add(
             Code.SPIRIT_NEAR_HEAT,
             Severity.ERROR,
@@ -161,10 +162,10 @@ public final class SelfCheck {
             material.kind().role() == MaterialKind.Role.ADDITIVE
                 || material.kind() == MaterialKind.JUICE;
         double most =
-            s instanceof Step.Add stirred
-                ? Math.min(stirred.belowC(), 60)
+            s.stirredBelow().isPresent()
+                ? Math.min(s.stirredBelow().getAsDouble(), 60)
                 : material.value(Property.MAX_TEMPERATURE, WARM_C);
-        if (delicate && outcome.startC() > most + 0.5 && !(s instanceof Step.Wash)) {
+        if (delicate && outcome.startC() > most + 0.5 && s.kind() != StepKind.WASH) {
           add(
               Code.ADDED_TOO_HOT,
               Severity.ERROR,
@@ -183,9 +184,9 @@ public final class SelfCheck {
     boolean boiledGum = false;
     for (int i = 0; i < formula.steps().size(); i++) {
       Step s = formula.steps().get(i);
-      if (s instanceof Step.Strain) {
+      if (s.strainer().isPresent()) {
         strained = true;
-      } else if (s instanceof Step.Boil) {
+      } else if (s.kind() == StepKind.BOIL) {
         if (strained && boiledGum && has(MaterialKind.GUM_SEED)) {
           add(
               Code.SEED_BOILED_AGAIN,
@@ -240,7 +241,7 @@ public final class SelfCheck {
         }
       }
       if (material.id().equals("linseed-ground")
-          && formula.steps().stream().anyMatch(Step.Strain.class::isInstance)) {
+          && formula.steps().stream().anyMatch(s -> s.strainer().isPresent())) {
         add(
             Code.GROUND_SEED_IN_GEL,
             Severity.ERROR,
@@ -280,11 +281,12 @@ public final class SelfCheck {
 
   private void container() {
     for (int i = 0; i < formula.steps().size(); i++) {
-      if (!(formula.steps().get(i) instanceof Step.Bottle bottle)) {
-        continue;
-      }
       int index = i;
-      Suiting.against(bottle.container(), false, prediction.finished())
+      formula
+          .steps()
+          .get(i)
+          .fills()
+          .flatMap(container -> Suiting.against(container, false, prediction.finished()))
           .ifPresent(
               no ->
                   add(
@@ -475,7 +477,7 @@ public final class SelfCheck {
 
   private void lifeSpent() {
     for (int i = 0; i < formula.steps().size(); i++) {
-      if (formula.steps().get(i) instanceof Step.Ferment && !prediction.heat().soured()) {
+      if (formula.steps().get(i).kind() == StepKind.FERMENT && !prediction.heat().soured()) {
         add(
             Code.LIFE_SPENT_EARLY,
             Severity.WARNING,
@@ -484,7 +486,7 @@ public final class SelfCheck {
             "It takes starch and warmth to come to pH 4.6; until then it spoils like a soak.",
             "Leave it longer or warmer, or measure the pH when you strain it.");
       }
-      if (formula.steps().get(i) instanceof Step.Soak) {
+      if (formula.steps().get(i).kind() == StepKind.SOAK) {
         StepOutcome outcome = prediction.steps().get(i);
         double spent = outcome.minutes() / 60 * Spoilage.rate(outcome.endC());
         double life = 24 * KeepingClass.INFUSION.budget(School.CAREFUL).orElseThrow().value();
@@ -509,16 +511,12 @@ public final class SelfCheck {
 
   private boolean prepared(String key, Step.Treatment treatment) {
     return formula.steps().stream()
-        .anyMatch(
-            s ->
-                s instanceof Step.Prepare p
-                    && p.treatment() == treatment
-                    && p.ingredients().contains(key));
+        .anyMatch(s -> s.readies().equals(Optional.of(treatment)) && s.ingredients().contains(key));
   }
 
   private boolean washed(String key) {
     return formula.steps().stream()
-        .anyMatch(s -> s instanceof Step.Wash wash && wash.ingredients().contains(key));
+        .anyMatch(s -> s.kind() == StepKind.WASH && s.ingredients().contains(key));
   }
 
   private boolean has(MaterialKind kind) {

@@ -7,15 +7,25 @@ import dremsa.core.formula.Formula;
 import dremsa.core.formula.Ingredient;
 import dremsa.core.formula.Proportion;
 import dremsa.core.formula.Step;
+import dremsa.core.formula.StepKind;
 import dremsa.core.formula.StepWords;
 import dremsa.core.material.MaterialKind;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 
 /** Steps that have nothing to work on, or that exclude each other; ingredients left lying. */
 final class StepOrder {
+  /** Need nothing in the vessel. */
+  private static final Set<StepKind> BEFORE_THE_VESSEL =
+      EnumSet.of(StepKind.WASH, StepKind.PREPARE, StepKind.DIVIDE);
+
+  /** What boiled boils on after them. */
+  private static final Set<StepKind> STAYS_HOT =
+      EnumSet.of(StepKind.COMBINE, StepKind.BOIL, StepKind.ADD);
+
   private final Brew brew;
   private final Formula formula;
   private final List<Finding> findings = new ArrayList<>();
@@ -39,7 +49,7 @@ final class StepOrder {
     boolean boiling = false;
     for (int i = 0; i < formula.steps().size(); i++) {
       Step step = formula.steps().get(i);
-      if (filled && !(step instanceof Step.Bottle) && !(step instanceof Step.Freeze)) {
+      if (filled && step.fills().isEmpty()) {
         add(
             Code.CONTRADICTION,
             Severity.ERROR,
@@ -52,18 +62,18 @@ final class StepOrder {
       for (String key : step.ingredients()) {
         plant |= brew.materialOf(key).map(m -> m.kind().isPlant()).orElse(false);
       }
-      boolean puts = step instanceof Step.Combine || step instanceof Step.Add;
+      boolean puts = step.puts();
       if (puts && step.ingredients().isEmpty() && !any) {
         empty(i, "Nothing is put in here.", "Name what goes in.");
-      } else if (step instanceof Step.Add && step.ingredients().isEmpty()) {
+      } else if (puts && step.ingredients().isEmpty() && step.skippable()) {
         empty(i, "Nothing is stirred in here.", "Name what goes in, or take the step out.");
-      } else if (!puts && works(step) && !any) {
+      } else if (!puts && !BEFORE_THE_VESSEL.contains(step.kind()) && !any) {
         empty(i, "There is nothing in the vessel yet.", "Put the ingredients together first.");
       }
       any |= puts && !step.ingredients().isEmpty();
-      if (step instanceof Step.Strain && any && !plant) {
+      if (step.strainer().isPresent() && any && !plant) {
         empty(i, "There is nothing to strain out.", "Take the step out.");
-      } else if (step instanceof Step.Ferment && !has(MaterialKind.GRAIN)) {
+      } else if (step.kind() == StepKind.FERMENT && !has(MaterialKind.GRAIN)) {
         add(
             Code.CONTRADICTION,
             Severity.WARNING,
@@ -71,7 +81,7 @@ final class StepOrder {
             "There is no grain to ferment.",
             "Herb water does not ferment kindly: it spoils.",
             "Soak it in the fridge instead, or add grain.");
-      } else if (step instanceof Step.Boil && any && !boiling) {
+      } else if (step.kind() == StepKind.BOIL && any && !boiling) {
         add(
             Code.CONTRADICTION,
             Severity.WARNING,
@@ -80,19 +90,9 @@ final class StepOrder {
             "The time counts from the boil.",
             "Put a heating step before it.");
       }
-      boiling = step instanceof Step.Heat || (boiling && staysHot(step));
-      filled |= step instanceof Step.Bottle || step instanceof Step.Freeze;
+      boiling = step.kind() == StepKind.HEAT || (boiling && STAYS_HOT.contains(step.kind()));
+      filled |= step.fills().isPresent();
     }
-  }
-
-  private static boolean works(Step step) {
-    return !(step instanceof Step.Wash
-        || step instanceof Step.Prepare
-        || step instanceof Step.Divide);
-  }
-
-  private static boolean staysHot(Step step) {
-    return step instanceof Step.Combine || step instanceof Step.Boil || step instanceof Step.Add;
   }
 
   private void ingredients() {
@@ -100,7 +100,7 @@ final class StepOrder {
     List<Step> all = new ArrayList<>(formula.steps());
     formula.branches().forEach(branch -> all.addAll(branch.steps()));
     for (Step step : all) {
-      if (step instanceof Step.Combine || step instanceof Step.Add) {
+      if (step.puts()) {
         used.addAll(step.ingredients());
       }
     }
@@ -133,7 +133,7 @@ final class StepOrder {
 
   /** One way of a divided batch leaves the ingredients of the others alone. */
   private boolean belongsToAnotherWay() {
-    return formula.steps().stream().anyMatch(Step.Divide.class::isInstance);
+    return formula.steps().stream().anyMatch(s -> s.kind() == StepKind.DIVIDE);
   }
 
   private boolean has(MaterialKind kind) {

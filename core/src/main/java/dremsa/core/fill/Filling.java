@@ -2,7 +2,6 @@ package dremsa.core.fill;
 
 import dremsa.core.brew.Finished;
 import dremsa.core.formula.Formula;
-import dremsa.core.formula.Step;
 import dremsa.core.kitchen.Container;
 import dremsa.core.scale.Target;
 import java.time.Instant;
@@ -46,14 +45,10 @@ public record Filling(List<Filled> filled, List<String> advice) {
 
   /** What a formula is filled into at its end; a jar where it does not say. */
   public static Container wanted(Formula formula) {
-    for (Step step : formula.steps()) {
-      if (step instanceof Step.Bottle bottle) {
-        return bottle.container();
-      } else if (step instanceof Step.Freeze) {
-        return Container.CUBES;
-      }
-    }
-    return Container.JAR;
+    return formula.steps().stream()
+        .flatMap(step -> step.fills().stream())
+        .findFirst()
+        .orElse(Container.JAR);
   }
 
   /**

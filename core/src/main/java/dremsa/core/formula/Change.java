@@ -179,7 +179,7 @@ public sealed interface Change {
 
   private static int beforeFilling(List<Step> steps) {
     for (int i = 0; i < steps.size(); i++) {
-      if (steps.get(i) instanceof Step.Bottle || steps.get(i) instanceof Step.Freeze) {
+      if (steps.get(i).fills().isPresent()) {
         return i;
       }
     }
@@ -213,17 +213,10 @@ public sealed interface Change {
 
   /** The same step for other ingredients. */
   private static Step naming(Step step, List<String> keys) {
-    if (step instanceof Step.Combine c) {
-      return new Step.Combine(c.vessel(), keys, c.liquid(), c.guide());
-    } else if (step instanceof Step.Add a) {
-      return new Step.Add(keys, a.belowC(), a.guide());
-    } else if (step instanceof Step.Wash w) {
-      return new Step.Wash(keys, w.guide());
-    } else if (step instanceof Step.Prepare p) {
-      return new Step.Prepare(keys, p.treatment(), p.time(), p.guide());
+    if (step instanceof Step.Naming naming) {
+      return naming.naming(keys);
     }
-    throw new InvalidFormulaException(
-        "step", "'" + StepWords.kind(step) + "' names no ingredients");
+    throw new InvalidFormulaException("step", "'" + step.kind().key() + "' names no ingredients");
   }
 
   private static void checkFactor(double factor) {

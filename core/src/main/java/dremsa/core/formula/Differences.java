@@ -124,7 +124,7 @@ public final class Differences {
         j++;
       } else if (i < earlier.size()
           && j < later.size()
-          && StepWords.kind(earlier.get(i)).equals(StepWords.kind(later.get(j)))
+          && earlier.get(i).kind().key().equals(later.get(j).kind().key())
           && common[i + 1][j + 1] == common[i][j]) {
         all.add(new Difference(at + "[" + j + "]", changed(earlier.get(i), later.get(j))));
         i++;

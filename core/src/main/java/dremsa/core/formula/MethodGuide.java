@@ -1,5 +1,6 @@
 package dremsa.core.formula;
 
+import dremsa.core.kitchen.Place;
 import dremsa.core.measure.Figure;
 import java.util.EnumSet;
 import java.util.List;
@@ -53,33 +54,52 @@ public record MethodGuide(
   public static Set<Equipment> equipment(Formula formula) {
     Set<Equipment> all = EnumSet.noneOf(Equipment.class);
     for (Step step : formula.steps()) {
-      if (step instanceof Step.Combine combine) {
-        all.add(
-            switch (combine.vessel()) {
-              case POT -> Equipment.POT;
-              case BOWL -> Equipment.BOWL;
-              case JAR -> Equipment.JAR;
-              case BLENDER -> Equipment.BLENDER;
-            });
-        if (combine.liquid() == Step.LiquidHeat.JUST_BOILED) {
-          all.add(Equipment.HOB);
-        }
-      } else if (step instanceof Step.Heat || step instanceof Step.Boil) {
+      all.addAll(step.accept(BUSY));
+      if (step.onHob() || step.pouredHot()) {
         all.add(Equipment.HOB);
-      } else if (step instanceof Step.WaterBath) {
-        all.add(Equipment.HOB);
-        all.add(Equipment.POT);
-      } else if (step instanceof Step.Blend) {
-        all.add(Equipment.BLENDER);
-      } else if (step instanceof Step.Strain) {
-        all.add(Equipment.STRAINER);
-      } else if (step instanceof Step.Soak soak
-          && soak.place() == dremsa.core.kitchen.Place.FRIDGE) {
-        all.add(Equipment.FRIDGE);
       }
     }
     return all;
   }
+
+  private static final StepCases<Set<Equipment>> BUSY =
+      new StepCases.Some<>() {
+        @Override
+        public Set<Equipment> combine(Step.Combine step) {
+          return Set.of(
+              switch (step.vessel()) {
+                case POT -> Equipment.POT;
+                case BOWL -> Equipment.BOWL;
+                case JAR -> Equipment.JAR;
+                case BLENDER -> Equipment.BLENDER;
+              });
+        }
+
+        @Override
+        public Set<Equipment> waterBath(Step.WaterBath step) {
+          return Set.of(Equipment.POT);
+        }
+
+        @Override
+        public Set<Equipment> blend(Step.Blend step) {
+          return Set.of(Equipment.BLENDER);
+        }
+
+        @Override
+        public Set<Equipment> strain(Step.Strain step) {
+          return Set.of(Equipment.STRAINER);
+        }
+
+        @Override
+        public Set<Equipment> soak(Step.Soak step) {
+          return step.place() == Place.FRIDGE ? Set.of(Equipment.FRIDGE) : Set.of();
+        }
+
+        @Override
+        public Set<Equipment> otherwise(Step step) {
+          return Set.of();
+        }
+      };
 
   /** Minutes in which hands are needed, by the usual times; a step without a time counts three. */
   public static double handsMinutes(Formula formula) {

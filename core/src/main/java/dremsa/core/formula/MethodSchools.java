@@ -83,7 +83,7 @@ public final class MethodSchools {
         new Change.StepInstead(
             StepRef.first("strain"),
             squeeze ? Making.clothSqueezed() : new Step.Strain(tool, false, now.guide())));
-    boolean cooledBefore = strain > 0 && formula.steps().get(strain - 1) instanceof Step.Cool;
+    boolean cooledBefore = strain > 0 && formula.steps().get(strain - 1).kind() == StepKind.COOL;
     if (squeeze && !cooledBefore) {
       changes.add(new Change.StepBefore(StepRef.first("strain"), Making.cool(50)));
     } else if (!squeeze && cooledBefore) {
@@ -325,8 +325,8 @@ public final class MethodSchools {
   private static List<Change> route(Formula formula, Step wanted) {
     for (String kind : List.of("macerate", "waterBath", "blend")) {
       StepRef ref = StepRef.first(kind);
-      if (formula.steps().stream().anyMatch(s -> StepWords.kind(s).equals(kind))) {
-        return StepWords.kind(wanted).equals(kind)
+      if (formula.steps().stream().anyMatch(s -> s.kind().key().equals(kind))) {
+        return wanted.kind().key().equals(kind)
             ? List.of()
             : List.of(new Change.StepInstead(ref, wanted));
       }

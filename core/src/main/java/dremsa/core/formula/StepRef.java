@@ -6,7 +6,7 @@ import java.util.List;
  * Names a step by its kind and how many of that kind came before, so that the name still fits when
  * other steps are put in or taken out.
  *
- * @param kind as {@link StepWords#kind}
+ * @param kind as {@link StepKind#key}
  * @param nth 1 for the first of its kind
  */
 public record StepRef(String kind, int nth) {
@@ -23,10 +23,10 @@ public record StepRef(String kind, int nth) {
 
   /** The name of a step by its place in a list. */
   public static StepRef of(List<Step> steps, int index) {
-    String kind = StepWords.kind(steps.get(index));
+    String kind = steps.get(index).kind().key();
     int nth = 1;
     for (int i = 0; i < index; i++) {
-      nth += StepWords.kind(steps.get(i)).equals(kind) ? 1 : 0;
+      nth += steps.get(i).kind().key().equals(kind) ? 1 : 0;
     }
     return new StepRef(kind, nth);
   }
@@ -39,7 +39,7 @@ public record StepRef(String kind, int nth) {
   public int in(Formula formula) {
     int seen = 0;
     for (int i = 0; i < formula.steps().size(); i++) {
-      if (StepWords.kind(formula.steps().get(i)).equals(kind) && ++seen == nth) {
+      if (formula.steps().get(i).kind().key().equals(kind) && ++seen == nth) {
         return i;
       }
     }

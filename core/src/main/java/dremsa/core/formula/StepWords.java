@@ -6,6 +6,7 @@ import dremsa.core.formula.Step.Boil;
 import dremsa.core.formula.Step.Bottle;
 import dremsa.core.formula.Step.Combine;
 import dremsa.core.formula.Step.Cool;
+import dremsa.core.formula.Step.CoolingWay;
 import dremsa.core.formula.Step.Divide;
 import dremsa.core.formula.Step.Ferment;
 import dremsa.core.formula.Step.Freeze;
@@ -23,14 +24,28 @@ import java.util.Locale;
 
 /** A step's headline in a maker's verbs, the same on the bench, on a sheet and in a calendar. */
 public final class StepWords {
+  private static final Headlines HEADLINES = new Headlines();
+
   private StepWords() {}
 
   /** A few words, imperative: {@code "Steep, covered"}. */
   public static String headline(Step step) {
-    if (step instanceof Wash) {
+    return step.accept(HEADLINES);
+  }
+
+  private static String lid(boolean lid) {
+    return lid ? ", lid on" : ", lid off";
+  }
+
+  private static final class Headlines implements StepCases<String> {
+    @Override
+    public String wash(Wash step) {
       return "Wash and drain";
-    } else if (step instanceof Prepare prepare) {
-      return switch (prepare.treatment()) {
+    }
+
+    @Override
+    public String prepare(Prepare step) {
+      return switch (step.treatment()) {
         case PICK -> "Pick the leaves";
         case CHOP -> "Chop";
         case CRUSH -> "Crush";
@@ -40,60 +55,90 @@ public final class StepWords {
         case STERILISE -> "Sterilise jars and bottles";
         case DRY -> "Dry fully";
       };
-    } else if (step instanceof Combine combine) {
-      return combine.liquid() == LiquidHeat.JUST_BOILED
+    }
+
+    @Override
+    public String combine(Combine step) {
+      return step.liquid() == LiquidHeat.JUST_BOILED
           ? "Pour just-boiled water over"
-          : "Put together in the " + combine.vessel().words();
-    } else if (step instanceof Heat heat) {
-      return heat.stir() ? "Heat, stirring" : "Bring to the boil" + lid(heat.lid());
-    } else if (step instanceof Boil boil) {
-      return switch (boil.level()) {
+          : "Put together in the " + step.vessel().words();
+    }
+
+    @Override
+    public String heat(Heat step) {
+      return step.stir() ? "Heat, stirring" : "Bring to the boil" + lid(step.lid());
+    }
+
+    @Override
+    public String boil(Boil step) {
+      String how =
+          switch (step.level()) {
             case ROLLING -> "Boil hard";
             case GENTLE -> "Boil gently";
             case SIMMER -> "Simmer";
-          }
-          + (boil.stir() ? ", stirring" : lid(boil.lid()));
-    } else if (step instanceof WaterBath) {
-      return "Stand the jar in simmering water";
-    } else if (step instanceof Steep steep) {
-      return steep.cover() ? "Steep, covered" : "Steep, open";
-    } else if (step instanceof Soak soak) {
-      return soak.place() == Place.FRIDGE ? "Soak in the fridge" : "Soak";
-    } else if (step instanceof Ferment) {
-      return "Let it ferment";
-    } else if (step instanceof Macerate) {
-      return "Macerate in the dark";
-    } else if (step instanceof Cool cool) {
-      return String.format(Locale.ROOT, "Cool to %.0f °C", cool.toC())
-          + switch (cool.way()) {
-            case COUNTER -> "";
-            case SHALLOW_BOWL -> " in a shallow bowl";
-            case ICE_BATH -> " in an ice bath";
-            case FRIDGE -> " in the fridge";
           };
-    } else if (step instanceof Strain strain) {
-      return "Strain through " + strain.tool().words() + (strain.squeeze() ? ", squeeze" : "");
-    } else if (step instanceof Blend) {
-      return "Blend smooth";
-    } else if (step instanceof Add) {
-      return "Stir in";
-    } else if (step instanceof Bottle bottle) {
-      return "Fill the " + bottle.container().words();
-    } else if (step instanceof Freeze) {
-      return "Freeze in portions";
-    } else if (step instanceof Divide divide) {
-      return String.format(Locale.ROOT, "Take %.0f %% %s", divide.share() * 100, divide.into());
+      return how + (step.stir() ? ", stirring" : lid(step.lid()));
     }
-    throw new AssertionError(step);
-  }
 
-  /** One word for the kind of step, stable, for data: {@code "steep"}. */
-  public static String kind(Step step) {
-    String name = step.getClass().getSimpleName();
-    return Character.toLowerCase(name.charAt(0)) + name.substring(1);
-  }
+    @Override
+    public String waterBath(WaterBath step) {
+      return "Stand the jar in simmering water";
+    }
 
-  private static String lid(boolean lid) {
-    return lid ? ", lid on" : ", lid off";
+    @Override
+    public String steep(Steep step) {
+      return step.cover() ? "Steep, covered" : "Steep, open";
+    }
+
+    @Override
+    public String soak(Soak step) {
+      return step.place() == Place.FRIDGE ? "Soak in the fridge" : "Soak";
+    }
+
+    @Override
+    public String ferment(Ferment step) {
+      return "Let it ferment";
+    }
+
+    @Override
+    public String macerate(Macerate step) {
+      return "Macerate in the dark";
+    }
+
+    @Override
+    public String cool(Cool step) {
+      return String.format(Locale.ROOT, "Cool to %.0f °C", step.toC())
+          + (step.way() == CoolingWay.COUNTER ? "" : " " + step.way().words());
+    }
+
+    @Override
+    public String strain(Strain step) {
+      return "Strain through " + step.tool().words() + (step.squeeze() ? ", squeeze" : "");
+    }
+
+    @Override
+    public String blend(Blend step) {
+      return "Blend smooth";
+    }
+
+    @Override
+    public String add(Add step) {
+      return "Stir in";
+    }
+
+    @Override
+    public String bottle(Bottle step) {
+      return "Fill the " + step.container().words();
+    }
+
+    @Override
+    public String freeze(Freeze step) {
+      return "Freeze in portions";
+    }
+
+    @Override
+    public String divide(Divide step) {
+      return String.format(Locale.ROOT, "Take %.0f %% %s", step.share() * 100, step.into());
+    }
   }
 }

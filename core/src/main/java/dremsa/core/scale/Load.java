@@ -22,9 +22,7 @@ public record Load(int step, String equipment, int fillings) {
       if (outcome.fillings() > 1) {
         Step step = brew.formula().steps().get(outcome.index());
         String equipment =
-            step instanceof Step.Strain strain
-                ? strain.tool().words().replaceFirst("^an? ", "")
-                : "blender";
+            step.strainer().map(tool -> tool.words().replaceFirst("^an? ", "")).orElse("blender");
         loads.add(new Load(outcome.index(), equipment, outcome.fillings()));
       }
     }

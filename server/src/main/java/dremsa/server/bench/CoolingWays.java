@@ -3,7 +3,6 @@ package dremsa.server.bench;
 import dremsa.core.brew.Cooling;
 import dremsa.core.brew.Landmark;
 import dremsa.core.formula.Step;
-import dremsa.core.formula.Step.Cool;
 import dremsa.core.keep.Keeping;
 import dremsa.core.keep.Reason;
 import dremsa.core.keep.Verdict;
@@ -44,26 +43,24 @@ class CoolingWays {
     }
     Runs.Run run = runs.of(batch, now);
     List<Step> steps = run.brew().formula().steps();
-    int index = batch.step();
-    while (index < steps.size() && !(steps.get(index) instanceof Cool)) {
-      index++;
-    }
-    if (index == steps.size()) {
-      throw Problem.conflict("No cooling is to come in this brew.");
-    }
+    int index =
+        Cooling.next(steps, batch.step())
+            .orElseThrow(() -> Problem.conflict("No cooling is to come in this brew."));
     double elapsed =
         index == batch.step() ? Happened.minutes(batch.steps().get(index).startedAt(), now) : 0;
     List<CoolingLine> ways = new ArrayList<>();
     String yardstick = "";
+    double toC = 0;
     for (Cooling.Choice choice :
         Cooling.choices(run.brew(), run.scale(), run.vessels(), run.facts(), index, elapsed)) {
       Verdict verdict = judge(household, batch, run, choice);
       if (ways.isEmpty()) {
         yardstick = yardstick(verdict);
+        toC = choice.toC();
       }
       ways.add(line(choice, verdict, ways.isEmpty()));
     }
-    return new CoolingView(index, ((Cool) steps.get(index)).toC(), ways, yardstick);
+    return new CoolingView(index, toC, ways, yardstick);
   }
 
   private Verdict judge(Household household, Batch batch, Runs.Run run, Cooling.Choice choice) {
@@ -86,14 +83,6 @@ class CoolingWays {
   }
 
   private static CoolingLine line(Cooling.Choice choice, Verdict verdict, boolean planned) {
-    Cool step = new Cool(0, choice.way(), choice.cover(), dremsa.core.formula.Guide.NONE);
-    String where =
-        switch (step.way()) {
-          case COUNTER -> "on the counter";
-          case SHALLOW_BOWL -> "in a shallow bowl";
-          case ICE_BATH -> "in an ice bath";
-          case FRIDGE -> "in the fridge";
-        };
     List<CoolingLandmark> minutes = new ArrayList<>();
     for (Landmark landmark : Landmark.values()) {
       Double at = choice.minutes().get(landmark);
@@ -105,7 +94,7 @@ class CoolingWays {
         choice.way(),
         choice.cover(),
         planned,
-        where + (choice.cover() ? ", lid on" : ", lid off"),
+        choice.way().words() + (choice.cover() ? ", lid on" : ", lid off"),
         choice.toTarget().isPresent() ? choice.toTarget().getAsDouble() : null,
         minutes,
         verdict.lastDay(),

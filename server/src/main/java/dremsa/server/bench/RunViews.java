@@ -181,7 +181,7 @@ class RunViews {
       lane.add(
           new SpanLine(
               outcome.index(),
-              StepWords.kind(step),
+              step.kind().key(),
               StepWords.headline(step),
               Moment.after(batch.startedAt(), outcome.startMinute()),
               Moment.after(batch.startedAt(), outcome.endMinute()),
@@ -299,7 +299,7 @@ class RunViews {
       return "";
     }
     Step before = formula.steps().get(step - 1);
-    boolean puts = !before.skippable() || before instanceof Step.Add;
+    boolean puts = !before.skippable() || before.puts();
     return puts ? "" : StepWords.headline(before);
   }
 

@@ -5,6 +5,7 @@ import dremsa.core.brew.Prompt;
 import dremsa.core.brew.Ripening;
 import dremsa.core.check.HardStop;
 import dremsa.core.formula.Step;
+import dremsa.core.formula.StepKind;
 import dremsa.core.formula.Window;
 import dremsa.core.keep.Keeping;
 import dremsa.core.keep.Verdict;
@@ -37,18 +38,14 @@ class Standings {
   Optional<StandingLine> of(Household household, Batch batch, Runs.Run run, Instant now) {
     Step step = run.brew().formula().steps().get(batch.step());
     Optional<Window> window = step.window();
-    boolean stands =
-        step instanceof Step.Ferment
-            || step instanceof Step.Macerate
-            || step instanceof Step.Soak
-            || step instanceof Step.Steep;
-    if (!stands || window.isEmpty() || window.get().usual() < LONG_MIN) {
+    boolean ferments = step.kind() == StepKind.FERMENT;
+    if (!step.stands() || window.isEmpty() || window.get().usual() < LONG_MIN) {
       return Optional.empty();
     }
     StepDone.State present = batch.steps().get(batch.step());
     double elapsed = Happened.minutes(present.startedAt(), now);
     Optional<Ripening> ripening =
-        step instanceof Step.Ferment
+        ferments
             ? Optional.of(Ripening.of(run.facts().of(batch.step()), run.brew().kitchen(), elapsed))
             : Optional.empty();
     Verdict verdict =
@@ -77,7 +74,7 @@ class Standings {
             ripening.map(r -> !r.ph().surelyAtMost(Sourness.Ph.ACID_FOOD)).orElse(false),
             days(household, batch, run, present, elapsed),
             Arrays.stream(HardStop.values())
-                .filter(stop -> !(step instanceof Step.Ferment && stop.normalForFerment()))
+                .filter(stop -> !(ferments && stop.normalForFerment()))
                 .map(HardStop::words)
                 .toList()));
   }

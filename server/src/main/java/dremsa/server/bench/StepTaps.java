@@ -65,7 +65,7 @@ class StepTaps {
               StepWords.headline(step) + " cannot be left out: nothing goes on without it."));
     }
     String headline = StepWords.headline(step);
-    boolean latex = step instanceof Step.Prepare p && p.treatment() == Step.Treatment.DRAIN_LATEX;
+    boolean latex = step.readies().equals(Optional.of(Step.Treatment.DRAIN_LATEX));
     log.tapped(batch, "Left out: " + headline, false);
     batch.skipStep(tap.at(), reason);
     keep(
@@ -147,7 +147,7 @@ class StepTaps {
     }
     Formula formula = run.brew().formula();
     Step before = formula.steps().get(tap.index() - 1);
-    if (!before.skippable() || before instanceof Step.Add) {
+    if (!before.skippable() || before.puts()) {
       throw Problem.conflict(
           StepWords.headline(before) + " puts something in: it cannot simply be done again.");
     }

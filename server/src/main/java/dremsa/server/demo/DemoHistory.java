@@ -2,6 +2,7 @@ package dremsa.server.demo;
 
 import dremsa.core.acid.Hardness;
 import dremsa.core.formula.Step;
+import dremsa.core.formula.StepKind;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.kitchen.Place;
 import dremsa.core.measure.MeasureSystem;
@@ -186,18 +187,18 @@ class DemoHistory {
     List<Runs.OutlineStep> steps = runs.outline(household, batch, start).steps();
     for (Runs.OutlineStep planned : steps) {
       Step step = planned.step();
-      double usual = overnight && step instanceof Step.Steep ? 11.5 * 60 : planned.minutes();
+      double usual = overnight && step.kind() == StepKind.STEEP ? 11.5 * 60 : planned.minutes();
       at = at.plus(Duration.ofSeconds(Math.round(usual * 60 * (0.95 + dice.nextDouble() * 0.25))));
       Runs.Outline outline = runs.outline(household, batch, at);
       Double measured = null;
       List<Filled> filled = new ArrayList<>();
-      if (step instanceof Step.Strain && planned.index() == steps.size() - 2) {
+      if (step.strainer().isPresent() && planned.index() == steps.size() - 2) {
         double there = outline.steps().get(planned.index()).millilitres();
         measured = (double) Math.round(there * (0.95 + dice.nextDouble() * 0.06));
-      } else if (step instanceof Step.Bottle bottle) {
+      } else if (step.kind() == StepKind.BOTTLE) {
         double each = Math.floor(Math.min(size, outline.millilitres() / bottles));
         for (int i = 0; i < bottles; i++) {
-          filled.add(new Filled(bottle.container(), size, each));
+          filled.add(new Filled(step.fills().orElseThrow(), size, each));
         }
       }
       boolean cue = step.window().isPresent() && dice.nextInt(4) > 0;

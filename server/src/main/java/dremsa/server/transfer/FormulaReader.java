@@ -8,6 +8,7 @@ import dremsa.core.formula.Ingredient;
 import dremsa.core.formula.Method;
 import dremsa.core.formula.MethodGuides;
 import dremsa.core.formula.Step;
+import dremsa.core.formula.StepKind;
 import dremsa.core.material.Material;
 import dremsa.core.material.Materials;
 import dremsa.core.material.Named;
@@ -282,9 +283,9 @@ class FormulaReader {
     List<String> keys = read.stream().map(Ingredient::key).toList();
     boolean into = false;
     for (Step step : model.steps()) {
-      if (step instanceof Step.Combine c) {
+      if (step instanceof Step.Naming naming && step.kind() == StepKind.COMBINE) {
         if (!into) {
-          steps.add(new Step.Combine(c.vessel(), keys, c.liquid(), c.guide()));
+          steps.add(naming.naming(keys));
         }
         into = true;
       } else if (step.ingredients().isEmpty()) {

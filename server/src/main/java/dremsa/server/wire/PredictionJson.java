@@ -332,7 +332,7 @@ public record PredictionJson(
     Step step = brew.formula().steps().get(outcome.index());
     return new StepPlanJson(
         outcome.index(),
-        StepWords.kind(step),
+        step.kind().key(),
         StepWords.headline(step),
         step.needsHands(),
         step.window().map(StepJson.WindowJson::of).orElse(null),

@@ -3,7 +3,7 @@ package dremsa.server.wire;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import dremsa.core.formula.Guide;
 import dremsa.core.formula.Step;
-import dremsa.core.formula.StepWords;
+import dremsa.core.formula.StepCases;
 import dremsa.core.formula.Window;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
@@ -88,48 +88,11 @@ public record StepJson(
   }
 
   public static StepJson of(Step step) {
-    Draft draft = new Draft(step);
-    if (step instanceof Step.Prepare prepare) {
-      draft.treatment = prepare.treatment();
-    } else if (step instanceof Step.Combine combine) {
-      draft.vessel = combine.vessel();
-      draft.liquid = combine.liquid();
-    } else if (step instanceof Step.Heat heat) {
-      draft.lid = heat.lid();
-      draft.stir = heat.stir();
-    } else if (step instanceof Step.Boil boil) {
-      draft.level = boil.level();
-      draft.lid = boil.lid();
-      draft.stir = boil.stir();
-    } else if (step instanceof Step.Steep steep) {
-      draft.lid = steep.cover();
-    } else if (step instanceof Step.Soak soak) {
-      draft.place = soak.place();
-    } else if (step instanceof Step.Macerate macerate) {
-      draft.shakeEveryDays = macerate.shakeEveryDays();
-    } else if (step instanceof Step.Cool cool) {
-      draft.celsius = cool.toC();
-      draft.way = cool.way();
-      draft.lid = cool.cover();
-    } else if (step instanceof Step.Strain strain) {
-      draft.tool = strain.tool();
-      draft.squeeze = strain.squeeze();
-    } else if (step instanceof Step.Add add) {
-      draft.celsius = add.belowC();
-    } else if (step instanceof Step.Bottle bottle) {
-      draft.container = bottle.container();
-    } else if (step instanceof Step.Freeze freeze) {
-      draft.portionMl = freeze.portionMl();
-    } else if (step instanceof Step.Divide divide) {
-      draft.part = divide.into();
-      draft.share = divide.share();
-    }
-    return draft.done();
+    return step.accept(new Draft());
   }
 
-  /** Only the mapping above fills one; spares it a constructor call of twenty arguments a kind. */
-  private static final class Draft {
-    private final Step step;
+  /** Fills what a kind of step has; spares it a constructor call of twenty arguments a kind. */
+  private static final class Draft implements StepCases<StepJson> {
     private VesselKind vessel;
     private Step.LiquidHeat liquid;
     private Boolean lid;
@@ -147,13 +110,115 @@ public record StepJson(
     private String part;
     private Double share;
 
-    Draft(Step step) {
-      this.step = step;
+    @Override
+    public StepJson wash(Step.Wash step) {
+      return done(step);
     }
 
-    StepJson done() {
+    @Override
+    public StepJson prepare(Step.Prepare step) {
+      treatment = step.treatment();
+      return done(step);
+    }
+
+    @Override
+    public StepJson combine(Step.Combine step) {
+      vessel = step.vessel();
+      liquid = step.liquid();
+      return done(step);
+    }
+
+    @Override
+    public StepJson heat(Step.Heat step) {
+      lid = step.lid();
+      stir = step.stir();
+      return done(step);
+    }
+
+    @Override
+    public StepJson boil(Step.Boil step) {
+      level = step.level();
+      lid = step.lid();
+      stir = step.stir();
+      return done(step);
+    }
+
+    @Override
+    public StepJson waterBath(Step.WaterBath step) {
+      return done(step);
+    }
+
+    @Override
+    public StepJson steep(Step.Steep step) {
+      lid = step.cover();
+      return done(step);
+    }
+
+    @Override
+    public StepJson soak(Step.Soak step) {
+      place = step.place();
+      return done(step);
+    }
+
+    @Override
+    public StepJson ferment(Step.Ferment step) {
+      return done(step);
+    }
+
+    @Override
+    public StepJson macerate(Step.Macerate step) {
+      shakeEveryDays = step.shakeEveryDays();
+      return done(step);
+    }
+
+    @Override
+    public StepJson cool(Step.Cool step) {
+      celsius = step.toC();
+      way = step.way();
+      lid = step.cover();
+      return done(step);
+    }
+
+    @Override
+    public StepJson strain(Step.Strain step) {
+      tool = step.tool();
+      squeeze = step.squeeze();
+      return done(step);
+    }
+
+    @Override
+    public StepJson blend(Step.Blend step) {
+      return done(step);
+    }
+
+    @Override
+    public StepJson add(Step.Add step) {
+      celsius = step.belowC();
+      return done(step);
+    }
+
+    @Override
+    public StepJson bottle(Step.Bottle step) {
+      container = step.container();
+      return done(step);
+    }
+
+    @Override
+    public StepJson freeze(Step.Freeze step) {
+      portionMl = step.portionMl();
+      return done(step);
+    }
+
+    @Override
+    public StepJson divide(Step.Divide step) {
+      part = step.into();
+      share = step.share();
+      return done(step);
+    }
+
+    private StepJson done(Step step) {
       return new StepJson(
-          StepWords.kind(step),
+          step.kind().key(),
           step.ingredients().isEmpty() ? null : step.ingredients(),
           step.window().map(WindowJson::of).orElse(null),
           vessel,
