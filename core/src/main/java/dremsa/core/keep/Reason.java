@@ -9,6 +9,9 @@ public sealed interface Reason {
   /** One sentence. */
   String words();
 
+  /** Which reason it is, for data; stable for ever: {@code "OfClass"}. */
+  String code();
+
   /** The published work behind it; empty where there is none. */
   default String source() {
     return "";
@@ -16,6 +19,11 @@ public sealed interface Reason {
 
   /** What the brew counts as. */
   record OfClass(KeepingClass keepingClass, String why) implements Reason {
+    @Override
+    public String code() {
+      return "OfClass";
+    }
+
     @Override
     public String words() {
       return "It counts as " + keepingClass.words() + ": " + why + ".";
@@ -30,6 +38,11 @@ public sealed interface Reason {
    */
   record OfSchool(School school, double budgetHours, double capHours, boolean foodCode)
       implements Reason {
+    @Override
+    public String code() {
+      return "OfSchool";
+    }
+
     @Override
     public String words() {
       String cap = "never later than " + Hours.words(capHours) + " after straining";
@@ -59,6 +72,11 @@ public sealed interface Reason {
    */
   record Warmth(String cause, double hours, double spent) implements Reason {
     @Override
+    public String code() {
+      return "Warmth";
+    }
+
+    @Override
     public String words() {
       return "%s: %s took %s off its life."
           .formatted(cause, Hours.words(hours), Hours.words(spent));
@@ -72,6 +90,11 @@ public sealed interface Reason {
 
   /** Which clock binds. */
   record Binds(Verdict.Clock clock, Instant until) implements Reason {
+    @Override
+    public String code() {
+      return "Binds";
+    }
+
     @Override
     public String words() {
       return switch (clock) {
@@ -95,6 +118,11 @@ public sealed interface Reason {
   /** The date lies beyond the published figure. */
   record Marked(double publishedHours) implements Reason {
     @Override
+    public String code() {
+      return "Marked";
+    }
+
+    @Override
     public String words() {
       return ("Marked: beyond the published %s. Only with clean working: sterilised bottle,"
               + " strained fine, fridge at 5 °C.")
@@ -110,6 +138,11 @@ public sealed interface Reason {
   /** No whole day is left. */
   record UseNow(double hoursLeft) implements Reason {
     @Override
+    public String code() {
+      return "UseNow";
+    }
+
+    @Override
     public String words() {
       return hoursLeft <= 0
           ? "Nothing of it keeps: throw away what is left."
@@ -119,6 +152,11 @@ public sealed interface Reason {
 
   /** What would make it keep longer. */
   record Help(String advice) implements Reason {
+    @Override
+    public String code() {
+      return "Help";
+    }
+
     @Override
     public String words() {
       return advice;
@@ -133,6 +171,11 @@ public sealed interface Reason {
    * @param keptAs the class that it counts as now
    */
   record OfPart(String name, double spentShare, KeepingClass keptAs) implements Reason {
+    @Override
+    public String code() {
+      return "OfPart";
+    }
+
     @Override
     public String words() {
       return spentShare > 0
@@ -152,6 +195,11 @@ public sealed interface Reason {
    */
   record SlowCooling(boolean hot, double toRoomHours, double toColdHours, boolean warmRoom)
       implements Reason {
+    @Override
+    public String code() {
+      return "SlowCooling";
+    }
+
     @Override
     public String words() {
       String room = warmRoom ? "room temperature" : "21 °C";
@@ -173,6 +221,11 @@ public sealed interface Reason {
   /** It stands at room temperature, sealed or not. */
   record SealedJar(Sourness.Ph ph) implements Reason {
     @Override
+    public String code() {
+      return "SealedJar";
+    }
+
+    @Override
     public String words() {
       return !ph.surelyAtMost(Sourness.Ph.ACID_FOOD)
           ? "Above pH 4.6 a sealed jar at room temperature is no way to keep it."
@@ -191,6 +244,11 @@ public sealed interface Reason {
    * @param ph estimated, or read
    */
   record NotSurelySour(Sourness.Ph ph) implements Reason {
+    @Override
+    public String code() {
+      return "NotSurelySour";
+    }
+
     @Override
     public String words() {
       if (ph.read()) {
@@ -215,6 +273,11 @@ public sealed interface Reason {
    */
   record PlantLeftIn(double share) implements Reason {
     @Override
+    public String code() {
+      return "PlantLeftIn";
+    }
+
+    @Override
     public String words() {
       return String.format(
           Locale.ROOT,
@@ -225,6 +288,11 @@ public sealed interface Reason {
 
   /** The longer cap of the practice school waits for a confirmation. */
   record NotConfirmed(double publishedHours, double practiceHours) implements Reason {
+    @Override
+    public String code() {
+      return "NotConfirmed";
+    }
+
     @Override
     public String words() {
       return ("The practice school would go to %s. Until clean working is confirmed (sterilised"
@@ -240,6 +308,11 @@ public sealed interface Reason {
 
   /** The date was printed, or told in a list, earlier than it would be reckoned now, and stays. */
   record Printed(java.time.LocalDate printed) implements Reason {
+    @Override
+    public String code() {
+      return "Printed";
+    }
+
     @Override
     public String words() {
       return "%s was printed or told before: such a date never moves later.".formatted(printed);

@@ -84,6 +84,6 @@ public record VerdictJson(
   }
 
   private static ReasonJson reason(Reason reason) {
-    return new ReasonJson(reason.getClass().getSimpleName(), reason.words(), reason.source());
+    return new ReasonJson(reason.code(), reason.words(), reason.source());
   }
 }
