@@ -6,10 +6,18 @@ import dremsa.core.Kitchens;
 import dremsa.core.brew.Brew;
 import dremsa.core.formula.BuiltInFormulas;
 import dremsa.core.formula.Formula;
+import dremsa.core.formula.Guide;
+import dremsa.core.formula.Ingredient;
+import dremsa.core.formula.Method;
+import dremsa.core.formula.Purpose;
 import dremsa.core.formula.Step;
+import dremsa.core.formula.StepCases;
+import dremsa.core.formula.Window;
+import dremsa.core.kitchen.StrainTool;
 import dremsa.core.kitchen.VesselKind;
 import dremsa.core.material.MaterialKind;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -106,5 +114,79 @@ class CautionsTest {
       }
     }
     throw new AssertionError("no such step");
+  }
+
+  private static List<Caution> of(String material, Step step) {
+    Formula formula =
+        new Formula(
+            "f",
+            "f",
+            Method.BLEND,
+            Set.of(Purpose.SCALP),
+            "",
+            List.of(Ingredient.parts("water", 300), Ingredient.parts(material, 10)),
+            List.of(step));
+    return Cautions.at(Kitchens.brew(formula), 0);
+  }
+
+  private static Step putting(VesselKind vessel, Step.LiquidHeat heat) {
+    return new Step.Combine(vessel, List.of("water"), heat, Guide.NONE);
+  }
+
+  @Test
+  void whatIsInThePotDecidesToo() {
+    Step bath = new Step.WaterBath(Window.minutes(30, 60, 90), Guide.NONE);
+    assertThat(of("olive-oil", bath))
+        .containsExactly(Caution.BURNS, Caution.WARM_THE_GLASS, Caution.OIL_HEAT);
+    assertThat(of("sage", bath)).containsExactly(Caution.BURNS, Caution.WARM_THE_GLASS);
+    Step heat = new Step.Heat(true, false, Guide.NONE);
+    assertThat(of("linseed", heat)).containsExactly(Caution.BURNS, Caution.BOIL_OVER);
+    assertThat(of("rice", heat)).containsExactly(Caution.BURNS, Caution.BOIL_OVER);
+    assertThat(of("sage", heat)).containsExactly(Caution.BURNS);
+    Step strain = new Step.Strain(StrainTool.CLOTH, true, Guide.NONE);
+    assertThat(of("amla-powder", strain)).containsExactly(Caution.FINE_STRAIN);
+    assertThat(of("sage", strain)).isEmpty();
+    assertThat(of("sage", new Step.Blend(Window.minutes(1, 2, 3), Guide.NONE)))
+        .containsExactly(Caution.HOT_BLENDER);
+  }
+
+  @Test
+  void onlyGlassIsWarmedAndOnlyHotWaterBurns() {
+    assertThat(of("sage", putting(VesselKind.POT, Step.LiquidHeat.JUST_BOILED)))
+        .containsExactly(Caution.BURNS);
+    assertThat(of("sage", putting(VesselKind.BOWL, Step.LiquidHeat.JUST_BOILED)))
+        .containsExactly(Caution.BURNS, Caution.WARM_THE_GLASS);
+    assertThat(of("sage", putting(VesselKind.JAR, Step.LiquidHeat.ROOM))).isEmpty();
+  }
+
+  @Test
+  void latexAndUndilutedOilsAreSaidOfWhatHasThem() {
+    Step drain =
+        new Step.Prepare(
+            List.of("aloe-leaf"),
+            Step.Treatment.DRAIN_LATEX,
+            Window.minutes(10, 20, 60),
+            Guide.NONE);
+    assertThat(of("aloe-leaf", drain)).containsExactly(Caution.LATEX);
+    assertThat(of("sage", drain.accept(new NamesWater()))).isEmpty();
+    assertThat(
+            of("lavender-essential", new Step.Add(List.of("lavender-essential"), 40, Guide.NONE)))
+        .containsExactly(Caution.NEVER_UNDILUTED);
+    assertThat(of("sage", new Step.Add(List.of("sage"), 40, Guide.NONE))).isEmpty();
+    assertThat(of("spirit-40", new Step.Add(List.of("water"), 40, Guide.NONE)))
+        .containsExactly(Caution.NO_FLAME);
+  }
+
+  /** The same preparing, of water. */
+  private static final class NamesWater implements StepCases.Some<Step> {
+    @Override
+    public Step prepare(Step.Prepare step) {
+      return step.naming(List.of("water"));
+    }
+
+    @Override
+    public Step otherwise(Step step) {
+      return step;
+    }
   }
 }
