@@ -35,6 +35,8 @@ class HouseRulesTest {
           .definedBy("dremsa.core.scale..")
           .layer("keep")
           .definedBy("dremsa.core.keep..")
+          .layer("fill")
+          .definedBy("dremsa.core.fill..")
           .layer("check")
           .definedBy("dremsa.core.check..")
           .whereLayer("measure")
@@ -53,6 +55,11 @@ class HouseRulesTest {
           .mayOnlyAccessLayers("measure", "material", "kitchen", "formula", "brew")
           .whereLayer("keep")
           .mayOnlyAccessLayers("measure", "acid", "material", "kitchen", "formula", "brew")
+          .whereLayer("fill")
+          .mayOnlyAccessLayers("measure", "kitchen", "formula", "brew", "scale")
+          .whereLayer("check")
+          .mayOnlyAccessLayers(
+              "measure", "acid", "material", "kitchen", "formula", "brew", "keep", "fill")
           .whereLayer("outlook")
           .mayOnlyAccessLayers("measure", "acid", "material", "kitchen", "formula", "brew", "keep");
 
@@ -73,14 +80,26 @@ class HouseRulesTest {
               "java.sql..");
 
   @ArchTest
-  static final ArchRule NO_CLOCK =
+  static final ArchRule NO_CLOCK_NO_DICE_NO_PLACE_OF_ITS_OWN =
+      noClasses().should(MachineRules.ask(MachineRules.CLOCK_DICE_AND_PLACE));
+
+  @ArchTest
+  static final ArchRule WORDS_DO_NOT_HANG_ON_THE_MACHINE =
+      noClasses().should(MachineRules.ask(MachineRules.LANGUAGE));
+
+  /** Only the catalogue and the table of classes are read, from what the core itself ships. */
+  @ArchTest
+  static final ArchRule NO_FILES =
       noClasses()
+          .that()
+          .doNotHaveSimpleName("CsvTable")
           .should()
-          .callMethod(java.time.Instant.class, "now")
+          .dependOnClassesThat()
+          .resideInAnyPackage("java.nio.file..", "java.net..")
           .orShould()
-          .callMethod(java.time.LocalDate.class, "now")
+          .dependOnClassesThat()
+          .areAssignableTo(java.io.InputStream.class)
           .orShould()
-          .callMethod(System.class, "currentTimeMillis")
-          .orShould()
-          .callMethod(System.class, "nanoTime");
+          .dependOnClassesThat()
+          .areAssignableTo(java.io.Reader.class);
 }

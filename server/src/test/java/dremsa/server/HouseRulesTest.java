@@ -8,6 +8,7 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import dremsa.core.MachineRules;
 import jakarta.persistence.Entity;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -31,13 +32,14 @@ class HouseRulesTest {
   static final ArchRule DOORS_ARE_PRIVATE =
       classes().that().areAnnotatedWith(RestController.class).should().bePackagePrivate();
 
+  /** One bean gives the clock; chance is given as well, but for secrets. */
   @ArchTest
-  static final ArchRule NO_CLOCK_OF_ITS_OWN =
-      noClasses()
-          .should()
-          .callMethod(java.time.Instant.class, "now")
-          .orShould()
-          .callMethod(System.class, "currentTimeMillis");
+  static final ArchRule NO_CLOCK_NO_DICE_NO_PLACE_OF_ITS_OWN =
+      noClasses().should(MachineRules.ask(MachineRules.CLOCK_DICE_AND_PLACE));
+
+  @ArchTest
+  static final ArchRule WORDS_DO_NOT_HANG_ON_THE_MACHINE =
+      noClasses().should(MachineRules.ask(MachineRules.LANGUAGE));
 
   @ArchTest
   static final ArchRule ONLY_ITS_OWN_TABLES =

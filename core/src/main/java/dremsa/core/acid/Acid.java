@@ -1,6 +1,6 @@
 package dremsa.core.acid;
 
-import java.util.Locale;
+import dremsa.core.measure.Said;
 
 /**
  * A weak acid that a brew may hold, by itself or as its salt, with its constants at 25 °C in ideal
@@ -51,7 +51,7 @@ public enum Acid {
   public String constants() {
     StringBuilder text = new StringBuilder("pKa ");
     for (int i = 0; i < pkas.length; i++) {
-      text.append(i == 0 ? "" : ", ").append(String.format(Locale.ROOT, "%.2f", pkas[i]));
+      text.append(i == 0 ? "" : ", ").append(Said.of("%.2f", pkas[i]));
     }
     return text.toString();
   }

@@ -12,6 +12,7 @@ import dremsa.core.kitchen.VesselKind;
 import dremsa.core.material.Materials;
 import dremsa.core.measure.Figure;
 import dremsa.core.measure.Provenance;
+import dremsa.core.measure.Said;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -94,8 +95,9 @@ public final class Calibration {
     } catch (MathRuntimeException e) {
       throw new ImpossibleTrialException(
           "minutes",
-          "No hob of %.0f to %.0f W does that: look at the amount and the minutes again"
-              .formatted(LEAST_W, MOST_W));
+          Said.of(
+              "No hob of %.0f to %.0f W does that: look at the amount and the minutes again",
+              LEAST_W, MOST_W));
     }
   }
 
@@ -159,7 +161,7 @@ public final class Calibration {
     if (all > MOST_W) {
       throw new ImpossibleTrialException(
           "afterGrams",
-          "That would take %.0f W: look at the weights and the minutes again".formatted(all));
+          Said.of("That would take %.0f W: look at the weights and the minutes again", all));
     }
     double value = Math.max(0, all - surface);
     double error = WEIGHING_ERROR_G * perGram + surface * SURFACE_ERROR;
@@ -170,7 +172,7 @@ public final class Calibration {
   private static void within(String field, double value, double low, double high) {
     if (!(value >= low && value <= high)) {
       throw new ImpossibleTrialException(
-          field, "This trial takes %.0f to %.0f here".formatted(low, high));
+          field, Said.of("This trial takes %.0f to %.0f here", low, high));
     }
   }
 }

@@ -17,10 +17,10 @@ import dremsa.core.formula.Window;
 import dremsa.core.kitchen.VesselKind;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
+import dremsa.core.measure.Said;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * Finds when a step calls for hands or eyes. How often to stir, shake and look is common practice.
@@ -190,7 +190,7 @@ public final class Prompts implements StepCases.Some<Prompts> {
       new StepCases.Some<>() {
         @Override
         public String cool(Cool step) {
-          return String.format(Locale.ROOT, "It should be down to %.0f °C", step.toC());
+          return Said.of("It should be down to %.0f °C", step.toC());
         }
 
         @Override
@@ -208,10 +208,7 @@ public final class Prompts implements StepCases.Some<Prompts> {
   private void soon(double end, String what) {
     double ahead = Math.min(15, Math.max(1, end / 10));
     if (end >= 4) {
-      say(
-          Prompt.Kind.SOON,
-          end - ahead,
-          String.format(Locale.ROOT, "%s: ends in %.0f min", what, ahead));
+      say(Prompt.Kind.SOON, end - ahead, Said.of("%s: ends in %.0f min", what, ahead));
     }
   }
 }

@@ -1,5 +1,7 @@
 package dremsa.core.brew;
 
+import dremsa.core.measure.Said;
+
 /**
  * Something that keeps a brew from working in this kitchen; each carries the numbers that say so.
  */
@@ -14,7 +16,7 @@ public sealed interface Trouble {
   record NeverBoils(int step, double reachesC) implements Trouble {
     @Override
     public String words() {
-      return "It never boils: this hob takes the pot to about %.0f °C.".formatted(reachesC);
+      return Said.of("It never boils: this hob takes the pot to about %.0f °C.", reachesC);
     }
   }
 
@@ -22,7 +24,7 @@ public sealed interface Trouble {
   record BoilsDry(int step, double afterMinutes) implements Trouble {
     @Override
     public String words() {
-      return "The pot boils dry after about %.0f min.".formatted(afterMinutes);
+      return Said.of("The pot boils dry after about %.0f min.", afterMinutes);
     }
   }
 
@@ -30,8 +32,9 @@ public sealed interface Trouble {
   record HerbHoldsAll(int step, double liquidGrams, double runsOffGrams) implements Trouble {
     @Override
     public String words() {
-      return "The plants hold nearly all of the %.0f g of liquid: about %.0f g would run off."
-          .formatted(liquidGrams, runsOffGrams);
+      return Said.of(
+          "The plants hold nearly all of the %.0f g of liquid: about %.0f g would run off.",
+          liquidGrams, runsOffGrams);
     }
   }
 
@@ -48,8 +51,9 @@ public sealed interface Trouble {
       implements Trouble {
     @Override
     public String words() {
-      return "%.0f mL is more than the %s takes (up to %.0f mL here)."
-          .formatted(millilitres, vessel, safeMillilitres);
+      return Said.of(
+          "%.0f mL is more than the %s takes (up to %.0f mL here).",
+          millilitres, vessel, safeMillilitres);
     }
   }
 
@@ -57,8 +61,8 @@ public sealed interface Trouble {
   record NeverCools(int step, double toC, double standsAtC) implements Trouble {
     @Override
     public String words() {
-      return "It does not cool to %.0f °C where it stands (about %.0f °C)."
-          .formatted(toC, standsAtC);
+      return Said.of(
+          "It does not cool to %.0f °C where it stands (about %.0f °C).", toC, standsAtC);
     }
   }
 
@@ -74,7 +78,7 @@ public sealed interface Trouble {
   record NotEnoughPoured(int step, String name, double wantedMl, double leftMl) implements Trouble {
     @Override
     public String words() {
-      return "%.0f mL of %s are wanted, %.0f mL are left.".formatted(wantedMl, name, leftMl);
+      return Said.of("%.0f mL of %s are wanted, %.0f mL are left.", wantedMl, name, leftMl);
     }
   }
 
@@ -88,8 +92,9 @@ public sealed interface Trouble {
 
     @Override
     public String words() {
-      return "A %s of %.3g %s is out of reach here: from %.3g to %.3g %s."
-          .formatted(what, wanted, unit, least, most, unit);
+      return Said.of(
+          "A %s of %.3g %s is out of reach here: from %.3g to %.3g %s.",
+          what, wanted, unit, least, most, unit);
     }
   }
 }

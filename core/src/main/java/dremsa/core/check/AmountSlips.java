@@ -7,10 +7,10 @@ import dremsa.core.material.MaterialKind;
 import dremsa.core.measure.Dimension;
 import dremsa.core.measure.KitchenMeasure;
 import dremsa.core.measure.KitchenMeasures;
+import dremsa.core.measure.Said;
 import dremsa.core.measure.TypedAmount;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** The slips of a typed amount that can be told from the measure and the material alone. */
 public final class AmountSlips {
@@ -30,8 +30,9 @@ public final class AmountSlips {
               Code.INFUSED_OR_ESSENTIAL,
               Severity.ERROR,
               PLACE,
-              "%s by the spoon: the essential oil, or an oil infused with the plant?"
-                  .formatted(material.name()),
+              Said.of(
+                  "%s by the spoon: the essential oil, or an oil infused with the plant?",
+                  material.name()),
               "An essential oil is used by the drop; a spoon of it is far over every limit.",
               "Choose the infused oil, or give drops."));
     } else if (kind == MaterialKind.INFUSED_OIL && drops) {
@@ -40,7 +41,7 @@ public final class AmountSlips {
               Code.INFUSED_OR_ESSENTIAL,
               Severity.WARNING,
               PLACE,
-              "%s by the drop: the infused oil, or the essential oil?".formatted(material.name()),
+              Said.of("%s by the drop: the infused oil, or the essential oil?", material.name()),
               "Drops of an infused oil do next to nothing.",
               "Choose the essential oil, or give a spoon."));
     } else if (drops && (kind.isPlant() || kind == MaterialKind.POWDER_ADDITIVE)) {
@@ -49,7 +50,7 @@ public final class AmountSlips {
               Code.DROPS_OF_SOLID,
               Severity.ERROR,
               PLACE,
-              "%s cannot be counted in drops.".formatted(material.name()),
+              Said.of("%s cannot be counted in drops.", material.name()),
               "Drops are for liquids.",
               "Give grams, or a spoon."));
     } else if (typed.measure().isLoose()) {
@@ -59,12 +60,12 @@ public final class AmountSlips {
               Code.WHICH_SCOOP,
               Severity.NOTE,
               PLACE,
-              "A %s is taken as %s mL here; it may be %s to %s."
-                  .formatted(
-                      measure.symbol(),
-                      plain(measure.size()),
-                      plain(measure.least()),
-                      plain(measure.most())),
+              Said.of(
+                  "A %s is taken as %s mL here; it may be %s to %s.",
+                  measure.symbol(),
+                  plain(measure.size()),
+                  plain(measure.least()),
+                  plain(measure.most())),
               "Glasses, hands and the scoops that come with powders differ.",
               "Fill yours with water, weigh or measure that, and set its size in the kitchen."));
     }
@@ -72,6 +73,6 @@ public final class AmountSlips {
   }
 
   private static String plain(double millilitres) {
-    return String.format(Locale.ROOT, millilitres < 1 ? "%.2f" : "%.0f", millilitres);
+    return Said.of(millilitres < 1 ? "%.2f" : "%.0f", millilitres);
   }
 }

@@ -7,9 +7,9 @@ import dremsa.core.check.Finding.Severity;
 import dremsa.core.formula.StepKind;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
+import dremsa.core.measure.Said;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Whether plant and liquid fit together: by the plant's bulk, and by what steams off. */
@@ -53,18 +53,12 @@ final class Bulk {
         new Finding(
             Code.NOT_COVERED,
             Severity.WARNING,
-            "steps[%d]".formatted(index),
-            String.format(
-                Locale.ROOT,
-                "%.0f mL do not cover the plants: dry they take %.1f L.",
-                liquid,
-                bulk / 1000),
+            Said.of("steps[%d]", index),
+            Said.of("%.0f mL do not cover the plants: dry they take %.1f L.", liquid, bulk / 1000),
             "What is not under the liquid gives nothing, and what is wet in the air spoils.",
-            String.format(
-                Locale.ROOT,
+            Said.of(
                 "Take at least %.0f mL of liquid and a vessel of %.1f L, or less plant.",
-                needed,
-                Math.max(bulk, needed / 0.9) / 1000)));
+                needed, Math.max(bulk, needed / 0.9) / 1000)));
   }
 
   private static Optional<Finding> boilsDown(Brew brew, Prediction prediction) {
@@ -82,14 +76,10 @@ final class Bulk {
             Code.BOILS_DOWN,
             Severity.NOTE,
             "steps",
-            String.format(
-                Locale.ROOT,
+            Said.of(
                 "This small, the pot boils it thicker: %.0f %% of it steams off.",
                 100 * steam / in),
             "A pot loses by its width and its minutes, not by how much is in it.",
-            String.format(
-                Locale.ROOT,
-                "Stir in about %.0f mL of water at the end, or keep the lid on.",
-                more)));
+            Said.of("Stir in about %.0f mL of water at the end, or keep the lid on.", more)));
   }
 }

@@ -2,8 +2,8 @@ package dremsa.core.check;
 
 import dremsa.core.brew.Cooling;
 import dremsa.core.brew.Prediction;
+import dremsa.core.measure.Said;
 import java.util.List;
-import java.util.Locale;
 
 /** Judges what a maker typed or a device read, before it replaces what the model says. */
 public final class Plausibility {
@@ -135,6 +135,6 @@ public final class Plausibility {
   }
 
   private static String said(String format, Object... values) {
-    return String.format(Locale.ROOT, format, values);
+    return Said.of(format, values);
   }
 }

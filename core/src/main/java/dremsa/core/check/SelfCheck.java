@@ -24,9 +24,9 @@ import dremsa.core.kitchen.StrainTool;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Property;
+import dremsa.core.measure.Said;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Looks a formula over, as it would go in a kitchen, for the slips of the craft. */
@@ -170,8 +170,8 @@ public final class SelfCheck {
               Code.ADDED_TOO_HOT,
               Severity.ERROR,
               step(i),
-              "%s goes in at about %.0f °C.".formatted(material.name(), outcome.startC()),
-              "Heat drives it off or spoils it; it belongs in below %.0f °C.".formatted(most),
+              Said.of("%s goes in at about %.0f °C.", material.name(), outcome.startC()),
+              Said.of("Heat drives it off or spoils it; it belongs in below %.0f °C.", most),
               "Let the brew cool first.");
         }
       }
@@ -325,8 +325,7 @@ public final class SelfCheck {
             Code.OVER_LIMIT,
             Severity.ERROR,
             ingredient(i),
-            String.format(
-                Locale.ROOT, "%s makes %.2f %%, over %.2f %%.", material.name(), percent, limit),
+            Said.of("%s makes %.2f %%, over %.2f %%.", material.name(), percent, limit),
             material.figures().get(limited).source(),
             "Take less, or brew more around it.");
       }
@@ -358,11 +357,10 @@ public final class SelfCheck {
           Code.OVER_LIMIT,
           Severity.ERROR,
           "ingredients",
-          String.format(Locale.ROOT, "Essential oils make %.2f %% together.", essential),
+          Said.of("Essential oils make %.2f %% together.", essential),
           most == 0
-              ? "None at all for %s.".formatted(wearer.words())
-              : String.format(
-                  Locale.ROOT, "Our house limit for %s is %.2g %% in all.", wearer.words(), most),
+              ? Said.of("None at all for %s.", wearer.words())
+              : Said.of("Our house limit for %s is %.2g %% in all.", wearer.words(), most),
           most == 0 ? "Leave them out." : "Take fewer drops.");
     }
     for (int i = 0; i < formula.ingredients().size(); i++) {
@@ -461,7 +459,7 @@ public final class SelfCheck {
           Code.TOO_SOUR,
           Severity.WARNING,
           "ingredients",
-          String.format(Locale.ROOT, "About pH %.1f.", ph),
+          Said.of("About pH %.1f.", ph),
           leftOn ? "Too sour to be left on." : "Too sour even to be rinsed off.",
           "Use less of the acid.");
     } else if (!leftOn && ph < SOUR_LEAVE_ON) {
@@ -469,7 +467,7 @@ public final class SelfCheck {
           Code.TOO_SOUR,
           Severity.NOTE,
           "ingredients",
-          String.format(Locale.ROOT, "About pH %.1f: rinse it off.", ph),
+          Said.of("About pH %.1f: rinse it off.", ph),
           "Sour on sores or freshly scratched skin stings.",
           "Use less of the acid if it stings.");
     }
@@ -496,12 +494,9 @@ public final class SelfCheck {
               Code.LIFE_SPENT_EARLY,
               spent > life ? Severity.ERROR : Severity.WARNING,
               step(i),
-              String.format(
-                  Locale.ROOT,
+              Said.of(
                   "%s spends %.0f of its %.0f hours before it is strained.",
-                  StepWords.headline(formula.steps().get(i)),
-                  spent,
-                  life),
+                  StepWords.headline(formula.steps().get(i)), spent, life),
               "Warm and wet, it spoils while it soaks.",
               "Soak it in the fridge, or shorter.");
         }

@@ -3,6 +3,7 @@ package dremsa.core.fill;
 import dremsa.core.brew.Finished;
 import dremsa.core.formula.Formula;
 import dremsa.core.kitchen.Container;
+import dremsa.core.measure.Said;
 import dremsa.core.scale.Target;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -133,7 +134,7 @@ public record Filling(List<Filled> filled, List<String> advice) {
       while (left >= DREGS_ML) {
         List<Double> free = sizes.stream().filter(size -> left(kind, size) > 0).toList();
         if (free.isEmpty() && !own.isEmpty()) {
-          advice.add("No %s of yours is free for %.0f mL.".formatted(kind.words(), left));
+          advice.add(Said.of("No %s of yours is free for %.0f mL.", kind.words(), left));
         }
         double size = smallestFor(free.isEmpty() ? USUAL_ML : free, kind);
         fill(kind, size, Math.min(left, size * kind.fill()));
@@ -168,8 +169,9 @@ public record Filling(List<Filled> filled, List<String> advice) {
             .ifPresent(set -> taken.merge(set, 1, Integer::sum));
       } else if (own.stream().anyMatch(set -> set.is(kind, size))) {
         advice.add(
-            "All your %ss of %.0f mL are taken: wash one, or fill another."
-                .formatted(kind.words(), size));
+            Said.of(
+                "All your %ss of %.0f mL are taken: wash one, or fill another.",
+                kind.words(), size));
       }
       filled.add(new Filled(kind, size, Math.floor(millilitres + 1e-6), free));
       left -= millilitres;
@@ -181,8 +183,9 @@ public record Filling(List<Filled> filled, List<String> advice) {
           advice.add(
               one.kind() == Container.CUBES
                   ? "Water grows by about a tenth as it freezes: do not fill to the brim."
-                  : "A %s is measured to its brim: leave a finger's breadth free."
-                      .formatted(one.kind().words()));
+                  : Said.of(
+                      "A %s is measured to its brim: leave a finger's breadth free.",
+                      one.kind().words()));
         }
       }
     }
@@ -193,8 +196,9 @@ public record Filling(List<Filled> filled, List<String> advice) {
             int more = count - set.ready(now);
             if (more > 0) {
               advice.add(
-                  "Sterilise %d %s%s of %.0f mL first."
-                      .formatted(more, set.kind().words(), more == 1 ? "" : "s", set.sizeMl()));
+                  Said.of(
+                      "Sterilise %d %s%s of %.0f mL first.",
+                      more, set.kind().words(), more == 1 ? "" : "s", set.sizeMl()));
             }
           });
     }

@@ -2,7 +2,7 @@ package dremsa.core.fill;
 
 import dremsa.core.brew.Finished;
 import dremsa.core.kitchen.Container;
-import java.util.Locale;
+import dremsa.core.measure.Said;
 import java.util.Optional;
 
 /** Says whether a brew can be kept in a container and comes out of it again. */
@@ -46,11 +46,9 @@ public final class Suiting {
       return Optional.of(
           new Objection(
               Cause.TOO_THICK,
-              String.format(
-                  Locale.ROOT,
+              Said.of(
                   "About %.0f mPa·s when cold, too thick for a %s.",
-                  brew.thickness(),
-                  kind.words()),
+                  brew.thickness(), kind.words()),
               "It will not come out.",
               "Use a jar or an applicator, more water, or less of what gels."));
     }

@@ -1,5 +1,6 @@
 package dremsa.core.formula;
 
+import dremsa.core.measure.Said;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -39,7 +40,7 @@ public sealed interface Change {
 
     @Override
     public String words() {
-      return "%s × %s".formatted(key, number(factor));
+      return Said.of("%s × %s", key, Said.exactly(factor));
     }
   }
 
@@ -58,7 +59,7 @@ public sealed interface Change {
 
     @Override
     public String words() {
-      return material + " instead of " + key + (factor == 1 ? "" : " × " + number(factor));
+      return material + " instead of " + key + (factor == 1 ? "" : " × " + Said.exactly(factor));
     }
   }
 
@@ -223,9 +224,5 @@ public sealed interface Change {
     if (!(factor > 0 && factor <= 20)) {
       throw new IllegalArgumentException("a factor is above 0 and at most 20, not " + factor);
     }
-  }
-
-  private static String number(double value) {
-    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
   }
 }

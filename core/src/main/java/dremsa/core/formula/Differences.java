@@ -1,5 +1,6 @@
 package dremsa.core.formula;
 
+import dremsa.core.measure.Said;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -96,11 +97,11 @@ public final class Differences {
 
   private static String words(Proportion proportion) {
     if (proportion instanceof Proportion.Parts p) {
-      return number(p.grams()) + " parts";
+      return Said.figures(p.grams(), 4) + " parts";
     } else if (proportion instanceof Proportion.PercentOfFinished p) {
-      return number(p.percent()) + " % of the finished brew";
+      return Said.figures(p.percent(), 4) + " % of the finished brew";
     } else if (proportion instanceof Proportion.DropsPer100Ml p) {
-      return number(p.drops()) + " drops in 100 mL";
+      return Said.figures(p.drops(), 4) + " drops in 100 mL";
     }
     throw new AssertionError(proportion);
   }
@@ -150,16 +151,11 @@ public final class Differences {
     Optional<Window> was = before.window();
     Optional<Window> is = now.window();
     if (was.isPresent() && is.isPresent() && was.get().usual() != is.get().usual()) {
-      return "%s: %s instead of %s min"
-          .formatted(headline, number(is.get().usual()), number(was.get().usual()));
+      return Said.of(
+          "%s: %s instead of %s min",
+          headline, Said.figures(is.get().usual(), 4), Said.figures(was.get().usual(), 4));
     }
     String old = StepWords.headline(before);
     return old.equals(headline) ? headline + ": done otherwise" : headline + " instead of " + old;
-  }
-
-  private static String number(double value) {
-    return value == Math.rint(value)
-        ? Long.toString((long) value)
-        : String.format(java.util.Locale.ROOT, "%.4g", value).replaceAll("0+$", "");
   }
 }

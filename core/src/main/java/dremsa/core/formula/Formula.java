@@ -1,5 +1,6 @@
 package dremsa.core.formula;
 
+import dremsa.core.measure.Said;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashSet;
@@ -118,7 +119,7 @@ public record Formula(
     }
     if (sum > 1 + 1e-9) {
       throw new InvalidFormulaException(
-          "branches", "the shares make %.0f %% of the batch, more than all".formatted(sum * 100));
+          "branches", Said.of("the shares make %.0f %% of the batch, more than all", sum * 100));
     }
   }
 

@@ -20,7 +20,7 @@ import dremsa.core.formula.Step.Strain;
 import dremsa.core.formula.Step.Wash;
 import dremsa.core.formula.Step.WaterBath;
 import dremsa.core.kitchen.Place;
-import java.util.Locale;
+import dremsa.core.measure.Said;
 
 /** A step's headline in a maker's verbs, the same on the bench, on a sheet and in a calendar. */
 public final class StepWords {
@@ -107,7 +107,7 @@ public final class StepWords {
 
     @Override
     public String cool(Cool step) {
-      return String.format(Locale.ROOT, "Cool to %.0f °C", step.toC())
+      return Said.of("Cool to %.0f °C", step.toC())
           + (step.way() == CoolingWay.COUNTER ? "" : " " + step.way().words());
     }
 
@@ -138,7 +138,7 @@ public final class StepWords {
 
     @Override
     public String divide(Divide step) {
-      return String.format(Locale.ROOT, "Take %.0f %% %s", step.share() * 100, step.into());
+      return Said.of("Take %.0f %% %s", step.share() * 100, step.into());
     }
   }
 }

@@ -4,11 +4,11 @@ import dremsa.core.brew.Brew;
 import dremsa.core.brew.Prediction;
 import dremsa.core.kitchen.Climate;
 import dremsa.core.measure.Figure;
+import dremsa.core.measure.Said;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 
@@ -51,9 +51,7 @@ public record Assumption(String words, LocalDate lastDay, boolean useNow) {
       boolean earlier =
           then.lastDay().isBefore(plain.lastDay()) || then.useNow() && !plain.useNow();
       if (earlier && (worst == null || then.lastDay().isBefore(worst.lastDay()))) {
-        worst =
-            new Assumption(
-                String.format(Locale.ROOT, each.words(), end), then.lastDay(), then.useNow());
+        worst = new Assumption(Said.of(each.words(), end), then.lastDay(), then.useNow());
       }
     }
     return Optional.ofNullable(worst);

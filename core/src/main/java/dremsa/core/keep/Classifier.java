@@ -3,7 +3,7 @@ package dremsa.core.keep;
 import dremsa.core.acid.Sourness;
 import dremsa.core.brew.Contents;
 import dremsa.core.brew.Contents.Trait;
-import java.util.Locale;
+import dremsa.core.measure.Said;
 
 /** Finds the keeping class from what is in a brew and what was done to it, not from its family. */
 public final class Classifier {
@@ -102,8 +102,7 @@ public final class Classifier {
     if (brew.has(Trait.FERMENTED) && brew.ph().surelyAtMost(Sourness.Ph.ACID_FOOD)) {
       return new Classification(
           KeepingClass.FERMENT,
-          String.format(
-              Locale.ROOT,
+          Said.of(
               "fermented grain water, %s",
               brew.ph().read()
                   ? said("pH %.1f", brew.ph().value())
@@ -139,6 +138,6 @@ public final class Classifier {
   }
 
   private static String said(String format, double figure) {
-    return String.format(Locale.ROOT, format, figure);
+    return Said.of(format, figure);
   }
 }

@@ -2,11 +2,11 @@ package dremsa.core.keep;
 
 import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Place;
+import dremsa.core.measure.Said;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.UnaryOperator;
 
 /**
@@ -133,7 +133,7 @@ public final class Climates {
 
   private static String cause(Place place, double celsius) {
     return place == Place.FRIDGE && celsius > COLD_C
-        ? String.format(Locale.ROOT, "Fridge at %.0f °C", celsius)
+        ? Said.of("Fridge at %.0f °C", celsius)
         : Timeline.IN_ITS_PLACE;
   }
 }

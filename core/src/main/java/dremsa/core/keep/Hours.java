@@ -1,5 +1,7 @@
 package dremsa.core.keep;
 
+import dremsa.core.measure.Said;
+
 /** Hours in a maker's words. */
 public final class Hours {
   private Hours() {}
@@ -12,13 +14,12 @@ public final class Hours {
       return Math.round(hours * 60) + " min";
     }
     if (hours < 48) {
-      return trim(hours) + " h";
+      return rounded(hours) + " h";
     }
-    return trim(hours / 24) + " days";
+    return rounded(hours / 24) + " days";
   }
 
-  private static String trim(double value) {
-    double rounded = value < 10 ? Math.round(value * 10) / 10.0 : Math.round(value);
-    return rounded == Math.rint(rounded) ? Long.toString((long) rounded) : Double.toString(rounded);
+  private static String rounded(double value) {
+    return value < 10 ? Said.tenths(value) : Long.toString(Math.round(value));
   }
 }

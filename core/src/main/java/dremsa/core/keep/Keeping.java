@@ -5,6 +5,7 @@ import dremsa.core.brew.Contents;
 import dremsa.core.brew.Prediction;
 import dremsa.core.formula.Step;
 import dremsa.core.kitchen.Place;
+import dremsa.core.measure.Said;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -228,8 +229,9 @@ public record Keeping(
               if (most > DEAR_H / 2) {
                 reasons.add(
                     new Reason.Help(
-                        "Strain sooner, or let it stand in the fridge: it would keep up to %s"
-                                .formatted(Hours.words(most))
+                        Said.of(
+                                "Strain sooner, or let it stand in the fridge: it would keep up to %s",
+                                Hours.words(most))
                             + " longer."));
               }
             });

@@ -1,17 +1,10 @@
 package dremsa.core.keep;
 
+import dremsa.core.measure.CsvTable;
 import dremsa.core.measure.Figure;
-import dremsa.core.measure.Provenance;
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.Reader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -56,39 +49,19 @@ final class KeepingTimes {
 
   private static Map<KeepingClass, Map<Line, Map<School, Figure>>> read() {
     Map<KeepingClass, Map<Line, Map<School, Figure>>> table = new EnumMap<>(KeepingClass.class);
-    CSVFormat format =
-        CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).setTrim(true).get();
-    try (Reader reader =
-            new InputStreamReader(
-                KeepingTimes.class.getResourceAsStream("classes.csv"), StandardCharsets.UTF_8);
-        CSVParser parser = CSVParser.parse(reader, format)) {
-      for (CSVRecord line : parser) {
-        Map<School, Figure> of =
-            table
-                .computeIfAbsent(
-                    KeepingClass.valueOf(line.get("class")), c -> new EnumMap<>(Line.class))
-                .computeIfAbsent(
-                    Line.valueOf(line.get("figure")), f -> new EnumMap<>(School.class));
-        String school = line.get("school");
-        for (School each : School.values()) {
-          if (school.equals(ANY) || school.equals(each.name())) {
-            of.put(each, figure(line));
-          }
+    for (CSVRecord line : CsvTable.lines(KeepingTimes.class, "classes.csv")) {
+      Map<School, Figure> of =
+          table
+              .computeIfAbsent(
+                  KeepingClass.valueOf(line.get("class")), c -> new EnumMap<>(Line.class))
+              .computeIfAbsent(Line.valueOf(line.get("figure")), f -> new EnumMap<>(School.class));
+      String school = line.get("school");
+      for (School each : School.values()) {
+        if (school.equals(ANY) || school.equals(each.name())) {
+          of.put(each, CsvTable.figure(line, "d"));
         }
       }
-    } catch (IOException e) {
-      throw new UncheckedIOException("cannot read classes.csv", e);
     }
     return table;
-  }
-
-  private static Figure figure(CSVRecord line) {
-    return new Figure(
-        Double.parseDouble(line.get("value")),
-        Double.parseDouble(line.get("low")),
-        Double.parseDouble(line.get("high")),
-        "d",
-        Provenance.valueOf(line.get("provenance")),
-        line.get("source"));
   }
 }

@@ -4,7 +4,7 @@ import dremsa.core.brew.Brew;
 import dremsa.core.brew.Prediction;
 import dremsa.core.brew.StepOutcome;
 import dremsa.core.material.MaterialKind;
-import java.util.Locale;
+import dremsa.core.measure.Said;
 
 /**
  * A preservative does not make a brew young again. What had spent too much of its life before one
@@ -36,11 +36,9 @@ final class LatePreservative {
         ? found
         : new Classification(
             bare.keepingClass(),
-            String.format(
-                Locale.ROOT,
+            Said.of(
                 "%s; a preservative came when %.0f %% of its life was spent, too late to count",
-                bare.why(),
-                100 * Math.min(1, spent)),
+                bare.why(), 100 * Math.min(1, spent)),
             bare.towardsPaste());
   }
 

@@ -1,8 +1,8 @@
 package dremsa.core.keep;
 
 import dremsa.core.acid.Sourness;
+import dremsa.core.measure.Said;
 import java.time.Instant;
-import java.util.Locale;
 
 /** One reason of a discard date; data first, with a sentence for the maker. */
 public sealed interface Reason {
@@ -47,12 +47,13 @@ public sealed interface Reason {
     public String words() {
       String cap = "never later than " + Hours.words(capHours) + " after straining";
       if (Double.isInfinite(budgetHours)) {
-        return "The %s school keeps it %s.".formatted(school.words(), cap);
+        return Said.of("The %s school keeps it %s.", school.words(), cap);
       }
       return budgetHours == 0
-          ? "The %s school keeps none of it: use it now.".formatted(school.words())
-          : "The %s school gives it %s at 5 °C, %s."
-              .formatted(school.words(), Hours.words(budgetHours), cap);
+          ? Said.of("The %s school keeps none of it: use it now.", school.words())
+          : Said.of(
+              "The %s school gives it %s at 5 °C, %s.",
+              school.words(), Hours.words(budgetHours), cap);
     }
 
     @Override
@@ -78,8 +79,7 @@ public sealed interface Reason {
 
     @Override
     public String words() {
-      return "%s: %s took %s off its life."
-          .formatted(cause, Hours.words(hours), Hours.words(spent));
+      return Said.of("%s: %s took %s off its life.", cause, Hours.words(hours), Hours.words(spent));
     }
 
     @Override
@@ -124,9 +124,10 @@ public sealed interface Reason {
 
     @Override
     public String words() {
-      return ("Marked: beyond the published %s. Only with clean working: sterilised bottle,"
-              + " strained fine, fridge at 5 °C.")
-          .formatted(Hours.words(publishedHours));
+      return Said.of(
+          "Marked: beyond the published %s. Only with clean working: sterilised bottle,"
+              + " strained fine, fridge at 5 °C.",
+          Hours.words(publishedHours));
     }
 
     @Override
@@ -179,9 +180,10 @@ public sealed interface Reason {
     @Override
     public String words() {
       return spentShare > 0
-          ? "%s went into it with %.0f %% of its life spent: that share counts for all of it."
-              .formatted(name, spentShare * 100)
-          : "%s went into it: it keeps no longer than that.".formatted(name);
+          ? Said.of(
+              "%s went into it with %.0f %% of its life spent: that share counts for all of it.",
+              name, spentShare * 100)
+          : Said.of("%s went into it: it keeps no longer than that.", name);
     }
   }
 
@@ -204,12 +206,14 @@ public sealed interface Reason {
     public String words() {
       String room = warmRoom ? "room temperature" : "21 °C";
       return hot
-          ? ("After straining it takes %s to %s and %s to the fridge's; 2 h and 6 h are the"
-                  + " yardstick. A shallow dish, an ice bath or smaller jars cool it faster.")
-              .formatted(Hours.words(toRoomHours), room, Hours.words(toColdHours))
-          : ("From room temperature it takes %s to the fridge's; 4 h are the yardstick. Smaller"
-                  + " bottles or an ice bath cool it faster.")
-              .formatted(Hours.words(toColdHours));
+          ? Said.of(
+              "After straining it takes %s to %s and %s to the fridge's; 2 h and 6 h are the"
+                  + " yardstick. A shallow dish, an ice bath or smaller jars cool it faster.",
+              Hours.words(toRoomHours), room, Hours.words(toColdHours))
+          : Said.of(
+              "From room temperature it takes %s to the fridge's; 4 h are the yardstick. Smaller"
+                  + " bottles or an ice bath cool it faster.",
+              Hours.words(toColdHours));
     }
 
     @Override
@@ -252,9 +256,10 @@ public sealed interface Reason {
     @Override
     public String words() {
       if (ph.read()) {
-        return ("Its pH was read as %s, above 4.6: it has not fermented, so the time it stood"
-                + " counts in full.")
-            .formatted(String.format(Locale.ROOT, "%.1f", ph.value()));
+        return Said.of(
+            "Its pH was read as %s, above 4.6: it has not fermented, so the time it stood"
+                + " counts in full.",
+            Said.of("%.1f", ph.value()));
       }
       return "Nobody can be sure that it has fermented: starch is needed, and pH 4.6 or less."
           + " Measure the pH when you strain it; until then the time it stood counts in full.";
@@ -279,8 +284,7 @@ public sealed interface Reason {
 
     @Override
     public String words() {
-      return String.format(
-          Locale.ROOT,
+      return Said.of(
           "%.1f %% of it is plant left in: the more, the shorter it keeps; at 5 %% it is a paste.",
           share * 100);
     }
@@ -295,9 +299,10 @@ public sealed interface Reason {
 
     @Override
     public String words() {
-      return ("The practice school would go to %s. Until clean working is confirmed (sterilised"
-              + " bottle, strained fine, fridge at 5 °C) it is held at the published %s.")
-          .formatted(Hours.words(practiceHours), Hours.words(publishedHours));
+      return Said.of(
+          "The practice school would go to %s. Until clean working is confirmed (sterilised"
+              + " bottle, strained fine, fridge at 5 °C) it is held at the published %s.",
+          Hours.words(practiceHours), Hours.words(publishedHours));
     }
 
     @Override
@@ -315,7 +320,7 @@ public sealed interface Reason {
 
     @Override
     public String words() {
-      return "%s was printed or told before: such a date never moves later.".formatted(printed);
+      return Said.of("%s was printed or told before: such a date never moves later.", printed);
     }
   }
 }

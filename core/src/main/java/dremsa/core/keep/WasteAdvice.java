@@ -1,6 +1,6 @@
 package dremsa.core.keep;
 
-import java.util.Locale;
+import dremsa.core.measure.Said;
 
 /** Says what would throw less of a formula away; common practice. */
 public final class WasteAdvice {
@@ -34,13 +34,10 @@ public final class WasteAdvice {
     if (datedMl >= spoiledMl && datedMl >= dislikedMl) {
       double left = datedMl / brewedMl;
       double batch = brewedMl / batches;
-      return String.format(
-          Locale.ROOT,
+      return Said.of(
           "A batch has about %.0f mL and %.0f %% of it runs over its date. Brew about %.0f mL, or"
               + " freeze what is not used in the first days.",
-          batch,
-          left * 100,
-          (double) Math.max(50, Math.round(batch * (1 - left) / 10) * 10));
+          batch, left * 100, (double) Math.max(50, Math.round(batch * (1 - left) / 10) * 10));
     }
     return spoiledMl >= dislikedMl
         ? "It spoils before its date. Sterilise the bottles, strain finer, cool it faster, or use a"

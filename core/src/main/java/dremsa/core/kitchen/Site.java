@@ -3,6 +3,7 @@ package dremsa.core.kitchen;
 import dremsa.core.acid.Hardness;
 import dremsa.core.measure.Figure;
 import dremsa.core.measure.Provenance;
+import dremsa.core.measure.Said;
 
 /**
  * Where a kitchen is: how high, and what comes out of its tap.
@@ -56,7 +57,7 @@ public record Site(Figure altitudeM, Figure alkalinity) {
   private static void within(String what, Figure figure, double low, double high) {
     if (!(figure.low() >= low && figure.high() <= high)) {
       throw new IllegalArgumentException(
-          "the %s is %.0f to %.0f, not %s".formatted(what, low, high, figure.value()));
+          Said.of("the %s is %.0f to %.0f, not %s", what, low, high, figure.value()));
     }
   }
 }

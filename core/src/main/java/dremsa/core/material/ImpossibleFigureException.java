@@ -1,5 +1,7 @@
 package dremsa.core.material;
 
+import dremsa.core.measure.Said;
+
 /** A figure of a material outside what makes sense. */
 public final class ImpossibleFigureException extends IllegalArgumentException {
   private static final long serialVersionUID = 1L;
@@ -8,17 +10,13 @@ public final class ImpossibleFigureException extends IllegalArgumentException {
 
   ImpossibleFigureException(Property property) {
     super(
-        "For the %s, %s to %s%s make sense."
-            .formatted(
-                property.words(),
-                number(property.least()),
-                number(property.most()),
-                property.unit().isEmpty() ? "" : " " + property.unit()));
+        Said.of(
+            "For the %s, %s to %s%s make sense.",
+            property.words(),
+            Said.exactly(property.least()),
+            Said.exactly(property.most()),
+            property.unit().isEmpty() ? "" : " " + property.unit()));
     this.property = property;
-  }
-
-  private static String number(double value) {
-    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
   }
 
   /** Which figure; its bounds are the property's. */

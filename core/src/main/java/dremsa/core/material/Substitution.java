@@ -1,5 +1,6 @@
 package dremsa.core.material;
 
+import dremsa.core.measure.Said;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -85,8 +86,9 @@ public final class Substitution {
               other,
               grams * dry / otherDry,
               fresh
-                  ? "By weight, from the water in both (%.0f %% and %.0f %%). By volume the kitchen's rule is 3 fresh to 1 dried."
-                      .formatted(100 * (1 - dry), 100 * (1 - otherDry))
+                  ? Said.of(
+                      "By weight, from the water in both (%.0f %% and %.0f %%). By volume the kitchen's rule is 3 fresh to 1 dried.",
+                      100 * (1 - dry), 100 * (1 - otherDry))
                   : "By weight, the same dry matter."));
     }
     if (strength(material) > 0) {

@@ -6,6 +6,7 @@ import dremsa.core.measure.KitchenMeasure;
 import dremsa.core.measure.KitchenMeasures;
 import dremsa.core.measure.MeasureSystem;
 import dremsa.core.measure.Provenance;
+import dremsa.core.measure.Said;
 import dremsa.core.measure.TypedAmount;
 import java.util.ArrayList;
 import java.util.List;
@@ -86,8 +87,9 @@ public record Weighed(
     double density = grams / typed.size();
     if (!(density >= Property.DENSITY.least() && density <= Property.DENSITY.most())) {
       throw new IllegalArgumentException(
-          "That would be %.3g g in a millilitre: look at the spoon and the scale again."
-              .formatted(density));
+          Said.of(
+              "That would be %.3g g in a millilitre: look at the spoon and the scale again.",
+              density));
     }
     double off = Math.min(0.5, SPOON_OFF + scaleStep / 2 / grams);
     return new Figure(
@@ -159,6 +161,6 @@ public record Weighed(
     if (value >= 20) {
       return Long.toString(Math.round(value));
     }
-    return String.format(java.util.Locale.ROOT, value >= 1 ? "%.1f" : "%.2f", value);
+    return Said.of(value >= 1 ? "%.1f" : "%.2f", value);
   }
 }

@@ -1,5 +1,7 @@
 package dremsa.core.scale;
 
+import dremsa.core.measure.Said;
+
 /** A target outside what can be asked for. */
 public final class InvalidTargetException extends IllegalArgumentException {
   private static final long serialVersionUID = 1L;
@@ -10,17 +12,18 @@ public final class InvalidTargetException extends IllegalArgumentException {
   private final double high;
 
   public InvalidTargetException(String field, double value, double low, double high) {
-    super(field + " must be " + number(low) + " to " + number(high) + ", not " + number(value));
+    super(
+        field
+            + " must be "
+            + Said.exactly(low)
+            + " to "
+            + Said.exactly(high)
+            + ", not "
+            + Said.exactly(value));
     this.field = field;
     this.value = value;
     this.low = low;
     this.high = high;
-  }
-
-  static String number(double value) {
-    return value == Math.rint(value) && Math.abs(value) < 1e15
-        ? Long.toString((long) value)
-        : Double.toString(value);
   }
 
   /** The component of the target. */

@@ -1,5 +1,6 @@
 package dremsa.server.backup;
 
+import dremsa.core.measure.Said;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.Iterator;
@@ -93,8 +94,9 @@ final class Filling implements Archive.Visitor {
     }
     if (!left.isEmpty()) {
       throw new DamagedException(
-          "there is no '%s' in '%s'"
-              .formatted(DamagedException.shorten(left.keySet().iterator().next()), table.name()));
+          Said.of(
+              "there is no '%s' in '%s'",
+              DamagedException.shorten(left.keySet().iterator().next()), table.name()));
     }
     if (!table.fits().test(all)) {
       throw new DamagedException(
@@ -131,11 +133,11 @@ final class Filling implements Archive.Visitor {
     if (!more.isEmpty()) {
       names.add(more);
     }
-    return "insert into %s (%s) values (%s)"
-        .formatted(
-            table.name(),
-            String.join(", ", names),
-            String.join(", ", java.util.Collections.nCopies(names.size(), "?")));
+    return Said.of(
+        "insert into %s (%s) values (%s)",
+        table.name(),
+        String.join(", ", names),
+        String.join(", ", java.util.Collections.nCopies(names.size(), "?")));
   }
 
   private void finishTable() {

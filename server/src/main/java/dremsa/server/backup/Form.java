@@ -234,7 +234,7 @@ sealed interface Form {
   /** A moment in UTC, to the microsecond; 1990 to 2199. */
   record Moment() implements Form {
     private static final DateTimeFormatter STORED =
-        DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss.SSSSSS");
+        DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss.SSSSSS", java.util.Locale.ROOT);
 
     @Override
     public void describe(ObjectNode schema) {

@@ -7,6 +7,7 @@ import dremsa.core.formula.Formula;
 import dremsa.core.formula.Window;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.MaterialKind;
+import dremsa.core.measure.Said;
 import dremsa.core.scale.Target;
 import dremsa.server.formulas.Formulas;
 import dremsa.server.history.Happening;
@@ -166,8 +167,9 @@ class BatchTable implements TableIn {
         () ->
             new Row.WrongException(
                 "formula",
-                "There is no formula '%s' here: take your formulas in first."
-                    .formatted(id.isEmpty() ? name : id)));
+                Said.of(
+                    "There is no formula '%s' here: take your formulas in first.",
+                    id.isEmpty() ? name : id)));
   }
 
   private static Instant ended(Row row, Instant started, Prediction prediction, Instant now) {

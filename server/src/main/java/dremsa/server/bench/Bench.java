@@ -13,6 +13,7 @@ import dremsa.core.formula.Window;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
+import dremsa.core.measure.Said;
 import dremsa.server.accounts.Households;
 import dremsa.server.formulas.Formulas;
 import dremsa.server.history.Happening;
@@ -160,8 +161,9 @@ public class Bench {
               field,
               ready ? when.readyBy() : when.startAt(),
               ready
-                  ? "It takes about %.0f min: it could be ready at the earliest then from now."
-                      .formatted(minutes)
+                  ? Said.of(
+                      "It takes about %.0f min: it could be ready at the earliest then from now.",
+                      minutes)
                   : "That is over already. Start it now or later."));
     }
     if (starts.isAfter(at.plus(FARTHEST))) {

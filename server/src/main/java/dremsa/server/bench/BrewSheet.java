@@ -1,5 +1,6 @@
 package dremsa.server.bench;
 
+import dremsa.core.measure.Said;
 import dremsa.server.accounts.Household;
 import dremsa.server.bench.RunJson.RunView;
 import dremsa.server.bench.RunJson.SpanLine;
@@ -52,12 +53,12 @@ final class BrewSheet {
         y,
         points,
         Weight.REGULAR,
-        "%s · begins %s · about %.0f mL to bottle · keeps till %s"
-            .formatted(
-                run.code(),
-                moment(run.startedAt()),
-                run.prediction().bottledMl().value(),
-                day(run.prediction().keeping().lastDay())));
+        Said.of(
+            "%s · begins %s · about %.0f mL to bottle · keeps till %s",
+            run.code(),
+            moment(run.startedAt()),
+            run.prediction().bottledMl().value(),
+            day(run.prediction().keeping().lastDay())));
     y += points * 1.2f;
     paper.line(MARGIN, y, MARGIN + width, y, 1.2f);
     y += points * 1.6f;
@@ -129,25 +130,25 @@ final class BrewSheet {
   private static String amount(PortionJson portion) {
     return portion.drops() != null
         ? portion.drops() + " drops"
-        : String.format(Locale.ROOT, portion.grams() < 20 ? "%.1f g" : "%.0f g", portion.grams());
+        : Said.of(portion.grams() < 20 ? "%.1f g" : "%.0f g", portion.grams());
   }
 
   private static String time(StepPlanJson step) {
     return step.window() == null
         ? ""
-        : " (%s – %s – %s)"
-            .formatted(
-                minutes(step.window().shortest()),
-                minutes(step.window().usual()),
-                minutes(step.window().longest()));
+        : Said.of(
+            " (%s – %s – %s)",
+            minutes(step.window().shortest()),
+            minutes(step.window().usual()),
+            minutes(step.window().longest()));
   }
 
   private static String minutes(double minutes) {
     return minutes < 120
-        ? "%.0f min".formatted(minutes)
+        ? Said.of("%.0f min", minutes)
         : minutes < 48 * 60
-            ? "%.0f h".formatted(minutes / 60)
-            : "%.0f days".formatted(minutes / 60 / 24);
+            ? Said.of("%.0f h", minutes / 60)
+            : Said.of("%.0f days", minutes / 60 / 24);
   }
 
   private String clock(Instant at) {

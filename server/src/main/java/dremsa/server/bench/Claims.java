@@ -6,6 +6,7 @@ import dremsa.core.check.Plausibility.Answer;
 import dremsa.core.check.Plausibility.Judgement;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
+import dremsa.core.measure.Said;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import java.util.List;
@@ -93,7 +94,7 @@ final class Claims {
             FieldProblem.range(
                 "bottles[" + i + "].millilitres",
                 bottle.millilitres(),
-                "This bottle holds %.0f mL.".formatted(bottle.sizeMl()),
+                Said.of("This bottle holds %.0f mL.", bottle.sizeMl()),
                 1,
                 bottle.sizeMl()));
       }
@@ -105,7 +106,7 @@ final class Claims {
           FieldProblem.range(
               "bottles",
               sum,
-              "There are about %.0f mL to fill, not %.0f mL.".formatted(there, sum),
+              Said.of("There are about %.0f mL to fill, not %.0f mL.", there, sum),
               1,
               most));
     }

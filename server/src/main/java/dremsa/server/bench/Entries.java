@@ -1,6 +1,7 @@
 package dremsa.server.bench;
 
 import dremsa.core.check.Plausibility;
+import dremsa.core.measure.Said;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import java.time.Duration;
@@ -91,7 +92,7 @@ class Entries {
         if (!(number(what) >= 0 && number(what) <= most)) {
           throw Problem.invalid(
               FieldProblem.range(
-                  "amount", what.amount(), "0 to %.0f g here.".formatted(most), 0, most));
+                  "amount", what.amount(), Said.of("0 to %.0f g here.", most), 0, most));
         }
       }
       case SMELL, NOTE -> {

@@ -40,7 +40,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/batches/{id}")
 @Transactional(readOnly = true)
 class RunFileController {
-  private static final DateTimeFormatter LOCAL = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss");
+  private static final DateTimeFormatter LOCAL =
+      DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss", java.util.Locale.ROOT);
 
   private final RunViews views;
   private final Households households;

@@ -1,6 +1,7 @@
 package dremsa.server.bench;
 
 import dremsa.core.brew.Prompt;
+import dremsa.core.measure.Said;
 import dremsa.server.reminders.Due;
 import dremsa.server.reminders.Reminders;
 import java.time.Instant;
@@ -28,12 +29,12 @@ class RunReminders {
       for (Moment moment : Moment.of(batch, runs.of(batch, now))) {
         if (moment.at().isAfter(now)) {
           String which =
-              "%d:%d:%s:%d"
-                  .formatted(
-                      batch.step(),
-                      began.getEpochSecond(),
-                      moment.kind(),
-                      moment.at().getEpochSecond());
+              Said.of(
+                  "%d:%d:%s:%d",
+                  batch.step(),
+                  began.getEpochSecond(),
+                  moment.kind(),
+                  moment.at().getEpochSecond());
           dues.add(due(batch, which, moment.at(), loudness(moment.kind()), moment.words()));
         }
       }

@@ -9,6 +9,7 @@ import dremsa.core.formula.Step.Cool;
 import dremsa.core.formula.Step.CoolingWay;
 import dremsa.core.formula.StepWords;
 import dremsa.core.formula.Window;
+import dremsa.core.measure.Said;
 import dremsa.server.history.Happening;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
@@ -19,6 +20,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -93,18 +95,18 @@ class StepTaps {
           FieldProblem.range(
               "minutes",
               Double.isFinite(minutes) ? (Object) minutes : String.valueOf(minutes),
-              "Above 0 and up to %.0f min here.".formatted(most),
+              Said.of("Above 0 and up to %.0f min here.", most),
               1,
               most));
     }
-    log.tapped(batch, "%.0f min more".formatted(minutes), false);
+    log.tapped(batch, Said.of("%.0f min more", minutes), false);
     batch.present().extend(minutes);
     keep(
         batch,
         tap,
         Happening.Kind.STEP_EXTENDED,
         null,
-        "%s: %.0f min more%s".formatted(StepWords.headline(step), minutes, because(reason)));
+        Said.of("%s: %.0f min more%s", StepWords.headline(step), minutes, because(reason)));
   }
 
   /** Pours plain water in. */
@@ -119,7 +121,7 @@ class StepTaps {
           FieldProblem.range(
               "millilitres",
               Double.isFinite(millilitres) ? (Object) millilitres : String.valueOf(millilitres),
-              "Above 0 and not more than went in before: %.0f mL.".formatted(most),
+              Said.of("Above 0 and not more than went in before: %.0f mL.", most),
               1,
               most));
     }
@@ -127,7 +129,7 @@ class StepTaps {
       throw Problem.invalid(
           FieldProblem.range("celsius", celsius, "Water is 0 to 100 °C.", 0, 100));
     }
-    log.tapped(batch, "%.0f mL of water".formatted(millilitres), false);
+    log.tapped(batch, Said.of("%.0f mL of water", millilitres), false);
     batch.present().pour(millilitres, celsius);
     keep(
         batch,

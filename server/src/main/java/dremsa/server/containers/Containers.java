@@ -2,6 +2,7 @@ package dremsa.server.containers;
 
 import dremsa.core.fill.ContainerSet;
 import dremsa.core.kitchen.Container;
+import dremsa.core.measure.Said;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import java.time.Instant;
@@ -83,7 +84,7 @@ public class Containers {
     int free = set.toCore(inUse(set, full.of(household))).free();
     if (count > free) {
       throw Problem.invalid(
-          FieldProblem.range("count", count, "%d of them are empty.".formatted(free), 0, free));
+          FieldProblem.range("count", count, Said.of("%d of them are empty.", free), 0, free));
     }
     set.sterilised(count, count == 0 ? null : at);
     repository.saveAndFlush(set);

@@ -2,6 +2,7 @@ package dremsa.server.kitchens;
 
 import dremsa.core.keep.Climates;
 import dremsa.core.kitchen.Climate;
+import dremsa.core.measure.Said;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.http.FieldProblem;
@@ -11,7 +12,6 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -76,7 +76,7 @@ class PlaceClimates {
             FieldProblem.of(
                 "climateSince",
                 since.toString(),
-                "A day up to today, not more than %d days ago.".formatted(LONGEST_BACK_D)));
+                Said.of("A day up to today, not more than %d days ago.", LONGEST_BACK_D)));
       }
       Instant from = since.atStartOfDay(household.zone()).toInstant();
       rows.stream()
@@ -145,7 +145,7 @@ class PlaceClimates {
 
   private static void word(List<String> all, String place, double before, double after) {
     if (before != after) {
-      all.add(String.format(Locale.ROOT, "%s at %.1f °C (was %.1f)", place, after, before));
+      all.add(Said.of("%s at %.1f °C (was %.1f)", place, after, before));
     }
   }
 }

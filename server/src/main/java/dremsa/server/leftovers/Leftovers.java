@@ -2,6 +2,7 @@ package dremsa.server.leftovers;
 
 import dremsa.core.keep.Leftover;
 import dremsa.core.material.Material;
+import dremsa.core.measure.Said;
 import dremsa.server.accounts.Households;
 import dremsa.server.bench.BatchBottled;
 import dremsa.server.bench.BatchRecord;
@@ -161,7 +162,7 @@ public class Leftovers {
           FieldProblem.range(
               "driedGrams",
               grams,
-              "Weigh it dry: wet it was about %.0f g.".formatted(spent.wetGrams()),
+              Said.of("Weigh it dry: wet it was about %.0f g.", spent.wetGrams()),
               0,
               spent.wetGrams()));
     }

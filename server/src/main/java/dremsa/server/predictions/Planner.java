@@ -17,6 +17,7 @@ import dremsa.core.keep.Inherited;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Materials;
 import dremsa.core.material.UnknownMaterialException;
+import dremsa.core.measure.Said;
 import dremsa.core.scale.InvalidTargetException;
 import dremsa.core.scale.Make;
 import dremsa.core.scale.Scaling;
@@ -272,10 +273,10 @@ public class Planner {
     boolean some = no.mostMl() >= Target.LEAST_ML;
     String most =
         some
-            ? " At most about %.0f mL can be had at once in this kitchen.".formatted(no.mostMl())
+            ? Said.of(" At most about %.0f mL can be had at once in this kitchen.", no.mostMl())
             : "";
     String batches =
-        some && no.batches() > 1 ? " Brew it in %d batches.".formatted(no.batches()) : "";
+        some && no.batches() > 1 ? Said.of(" Brew it in %d batches.", no.batches()) : "";
     boolean ofMake =
         likeness
             && !no.troubles().isEmpty()

@@ -5,6 +5,7 @@ import dremsa.core.keep.KeepEvent;
 import dremsa.core.keep.Keeping;
 import dremsa.core.keep.School;
 import dremsa.core.kitchen.Place;
+import dremsa.core.measure.Said;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
 import dremsa.server.accounts.WithoutTurn;
@@ -232,7 +233,7 @@ class BottleEventController {
               FieldProblem.range(
                   "millilitres",
                   ml,
-                  "There are %.0f mL in it.".formatted(bottle.leftMl()),
+                  Said.of("There are %.0f mL in it.", bottle.leftMl()),
                   1,
                   bottle.leftMl()));
         }

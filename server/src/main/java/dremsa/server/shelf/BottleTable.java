@@ -4,6 +4,7 @@ import dremsa.core.keep.School;
 import dremsa.core.keep.Verdict;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
+import dremsa.core.measure.Said;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.bench.BatchRecord;
@@ -156,7 +157,7 @@ class BottleTable implements TableIn {
             .orElseThrow(
                 () ->
                     new Row.WrongException(
-                        "parted_from", "Bottle %.0f stands in no line before.".formatted(number)));
+                        "parted_from", Said.of("Bottle %.0f stands in no line before.", number)));
   }
 
   private static void end(Bottle bottle, Bottle.Status status, Row row, Instant now) {

@@ -4,6 +4,7 @@ import dremsa.core.keep.Inherited;
 import dremsa.core.keep.School;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
+import dremsa.core.measure.Said;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
 import dremsa.server.http.FieldProblem;
@@ -77,12 +78,8 @@ public class BottleTaps {
         at,
         Happening.Kind.LEFT_OUT,
         null,
-        "about %s h in %s".formatted(number(hours), place.words()));
+        Said.of("about %s h in %s", Said.tenths(hours), place.words()));
     judging.saved(bottle, at);
-  }
-
-  static String number(double hours) {
-    return hours == Math.rint(hours) ? "%.0f".formatted(hours) : "%.1f".formatted(hours);
   }
 
   static Instant since(Bottle bottle, double hours, Instant at) {
@@ -93,7 +90,8 @@ public class BottleTaps {
           FieldProblem.range(
               "hours",
               Double.isFinite(hours) ? (Object) hours : String.valueOf(hours),
-              "It was filled %s h ago: above 0 and not longer than that.".formatted(number(most)),
+              Said.of(
+                  "It was filled %s h ago: above 0 and not longer than that.", Said.tenths(most)),
               0,
               most));
     }
@@ -133,7 +131,7 @@ public class BottleTaps {
         from.words()
             + " to "
             + to.words()
-            + (promised == null ? "" : "; its label said %s: label it anew".formatted(promised)));
+            + (promised == null ? "" : Said.of("; its label said %s: label it anew", promised)));
     judging.saved(bottle, at);
   }
 
@@ -193,7 +191,7 @@ public class BottleTaps {
     events.save(BottleEvent.moved(part, change, at, Place.FREEZER));
     bottle.take(taken);
     String portions =
-        "%d portions of %.0f mL".formatted((int) Math.ceil(taken / portionMl - 1e-6), portionMl);
+        Said.of("%d portions of %.0f mL", (int) Math.ceil(taken / portionMl - 1e-6), portionMl);
     note(bottle, change, at, Happening.Kind.POURED_OUT, taken, "into " + portions);
     note(part, change, at, Happening.Kind.FROZEN, taken, portions);
     if (bottle.leftMl() < EYE) {
@@ -210,7 +208,7 @@ public class BottleTaps {
           FieldProblem.range(
               field,
               Double.isFinite(millilitres) ? (Object) millilitres : String.valueOf(millilitres),
-              "There are %.0f mL in it.".formatted(left),
+              Said.of("There are %.0f mL in it.", left),
               1,
               left));
     }
@@ -234,7 +232,7 @@ public class BottleTaps {
           FieldProblem.range(
               "millilitres",
               millilitres,
-              "Only %.0f mL more go into it.".formatted(into.sizeMl() - into.leftMl()),
+              Said.of("Only %.0f mL more go into it.", into.sizeMl() - into.leftMl()),
               1,
               into.sizeMl() - into.leftMl()));
     }

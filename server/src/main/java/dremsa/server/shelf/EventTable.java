@@ -3,6 +3,7 @@ package dremsa.server.shelf;
 import dremsa.core.keep.KeepEvent;
 import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Place;
+import dremsa.core.measure.Said;
 import dremsa.server.bench.Runs;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
@@ -150,7 +151,7 @@ class EventTable implements TableIn {
         Optional<Bottle> found =
             bottles.findByHouseholdIdAndCodeAndNumber(household, code, number.intValue());
         if (found.isEmpty()) {
-          return Taken.leftOut("There is no bottle %.0f of %s here.".formatted(number, code));
+          return Taken.leftOut(Said.of("There is no bottle %.0f of %s here.", number, code));
         }
         bottle = found.get();
       }

@@ -4,6 +4,7 @@ import dremsa.core.keep.FridgeLog;
 import dremsa.core.keep.KeepEvent;
 import dremsa.core.keep.Outage;
 import dremsa.core.kitchen.Place;
+import dremsa.core.measure.Said;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
@@ -150,18 +151,14 @@ class FridgeController {
           Outage.powerCut(from, form.hours(), kitchens.climates(household).at(from));
       order =
           new Order(
-              "Power cut, %s h".formatted(BottleTaps.number(form.hours())),
-              from,
-              endOf(pieces),
-              pieces);
+              Said.of("Power cut, %s h", Said.tenths(form.hours())), from, endOf(pieces), pieces);
     } else {
       if (form.celsius() == null) {
         throw Problem.invalid(FieldProblem.of("celsius", null, "Say how warm it was."));
       }
       order =
           new Order(
-              "Warm fridge, %s h at %.0f °C"
-                  .formatted(BottleTaps.number(form.hours()), form.celsius()),
+              Said.of("Warm fridge, %s h at %.0f °C", Said.tenths(form.hours()), form.celsius()),
               from,
               end,
               Outage.warm(from, form.hours(), form.celsius()));
@@ -204,7 +201,7 @@ class FridgeController {
         read.readings().stream().map(FridgeLog.Reading::at).max(Instant::compareTo).orElseThrow();
     Order order =
         new Order(
-            "Fridge logger, %d readings".formatted(read.readings().size()), from, to, log.warm());
+            Said.of("Fridge logger, %d readings", read.readings().size()), from, to, log.warm());
     return carryOut(household.id(), order, look, now, read, log);
   }
 

@@ -1,6 +1,7 @@
 package dremsa.server.shelf;
 
 import dremsa.core.keep.FridgeLog;
+import dremsa.core.measure.Said;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.tables.CsvText;
@@ -68,7 +69,7 @@ final class LoggerFile {
     for (Row row : rows) {
       double celsius = fahrenheit ? (row.value() - 32) / 1.8 : row.value();
       if (!(celsius >= COLDEST_C && celsius <= WARMEST_C)) {
-        left.add(new Left(row.line(), "%.1f °C in a fridge".formatted(celsius)));
+        left.add(new Left(row.line(), Said.of("%.1f °C in a fridge", celsius)));
       } else if (row.at().isAfter(now.plus(CLOCKS))) {
         left.add(new Left(row.line(), "still to come: is it another time zone?"));
       } else {
@@ -77,7 +78,7 @@ final class LoggerFile {
     }
     if (readings.size() < 2) {
       String why =
-          left.isEmpty() ? "" : " Line %d: %s.".formatted(left.get(0).line(), left.get(0).why());
+          left.isEmpty() ? "" : Said.of(" Line %d: %s.", left.get(0).line(), left.get(0).why());
       throw Problem.invalid(
           FieldProblem.of(
               "file",
@@ -101,7 +102,7 @@ final class LoggerFile {
       throw new Problem(
           HttpStatus.UNPROCESSABLE_CONTENT,
           "questioned",
-          "About %.0f in a fridge: is it Fahrenheit? Say which unit it is.".formatted(middle),
+          Said.of("About %.0f in a fridge: is it Fahrenheit? Say which unit it is.", middle),
           List.of(FieldProblem.of("unit", "AUTO", "Celsius or Fahrenheit?")));
     }
     return false;

@@ -2,6 +2,7 @@ package dremsa.server.shelf;
 
 import dremsa.core.keep.Keeping;
 import dremsa.core.keep.Verdict;
+import dremsa.core.measure.Said;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.bench.BatchBottled;
@@ -131,7 +132,7 @@ public class Shelf {
     Bottle bottle = get(event.household(), event.bottle());
     if (bottle.status() != Bottle.Status.STANDING || event.millilitres() > bottle.leftMl() + EYE) {
       throw Problem.conflict(
-          "There are only %.0f mL left in that bottle.".formatted(bottle.leftMl()));
+          Said.of("There are only %.0f mL left in that bottle.", bottle.leftMl()));
     }
     double taken = Math.min(event.millilitres(), bottle.leftMl());
     bottle.take(taken);
@@ -173,7 +174,7 @@ public class Shelf {
     Bottle bottle = get(household, id);
     if (bottle.version() != version) {
       throw Problem.conflict(
-          "Somebody was quicker: there are now %.0f mL in this bottle.".formatted(bottle.leftMl()));
+          Said.of("Somebody was quicker: there are now %.0f mL in this bottle.", bottle.leftMl()));
     }
     if (bottle.status() != Bottle.Status.STANDING) {
       throw Problem.conflict("This bottle is gone already.");
@@ -190,7 +191,7 @@ public class Shelf {
           FieldProblem.range(
               "millilitres",
               Double.isFinite(millilitres) ? (Object) millilitres : String.valueOf(millilitres),
-              "There are %.0f mL in it.".formatted(bottle.leftMl()),
+              Said.of("There are %.0f mL in it.", bottle.leftMl()),
               1,
               bottle.leftMl()));
     }

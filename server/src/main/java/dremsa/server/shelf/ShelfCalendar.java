@@ -1,5 +1,6 @@
 package dremsa.server.shelf;
 
+import dremsa.core.measure.Said;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
@@ -117,10 +118,9 @@ class ShelfCalendar {
               bottle.lastDay(),
               null,
               (bottle.useNow() ? "Use now: " : "Last day: ") + name,
-              "%.0f mL left%s. Throw it away from the next day on."
-                  .formatted(
-                      bottle.leftMl(),
-                      bottle.marked() ? ", marked: beyond the published date" : ""),
+              Said.of(
+                  "%.0f mL left%s. Throw it away from the next day on.",
+                  bottle.leftMl(), bottle.marked() ? ", marked: beyond the published date" : ""),
               bottle.useNow()
                   ? List.of(MORNING)
                   : List.of(MORNING.minusDays(Judging.SOON_DAYS), MORNING),

@@ -1,6 +1,7 @@
 package dremsa.server.stores;
 
 import dremsa.core.material.StoreLife;
+import dremsa.core.measure.Said;
 import dremsa.server.accounts.Member;
 import dremsa.server.http.Problem;
 import dremsa.server.stores.StoreReport.StoreLine;
@@ -69,7 +70,7 @@ class ShoppingController {
                 null,
                 line.name(),
                 false,
-                "%.0f g left, you want %.0f g".formatted(line.leftGrams(), line.minimumGrams())));
+                Said.of("%.0f g left, you want %.0f g", line.leftGrams(), line.minimumGrams())));
       } else if (line.age() == StoreLife.Age.OVER) {
         list.add(new ShoppingLine(null, line.name(), false, "past its best"));
       }

@@ -2,6 +2,7 @@ package dremsa.server.stores;
 
 import dremsa.core.material.Material;
 import dremsa.core.material.Materials;
+import dremsa.core.measure.Said;
 import dremsa.server.accounts.Households;
 import dremsa.server.bench.MeasuredOut;
 import dremsa.server.http.FieldProblem;
@@ -138,7 +139,7 @@ public class Stores implements LotPrices {
           FieldProblem.range(
               "amount.value",
               String.valueOf(grams),
-              "There are %.1f g in it.".formatted(lot.leftGrams()),
+              Said.of("There are %.1f g in it.", lot.leftGrams()),
               0,
               lot.leftGrams()));
     }
@@ -193,7 +194,7 @@ public class Stores implements LotPrices {
           FieldProblem.range(
               "fresh.value",
               String.valueOf(freshGrams),
-              "There are %.1f g in it.".formatted(lot.leftGrams()),
+              Said.of("There are %.1f g in it.", lot.leftGrams()),
               0,
               lot.leftGrams()));
     }
@@ -207,7 +208,7 @@ public class Stores implements LotPrices {
               freshGrams));
     }
     double out = Math.min(freshGrams, lot.leftGrams());
-    takeOut(lot, null, out, at, LotHappening.Kind.DRIED, "%.1f g dried".formatted(driedGrams));
+    takeOut(lot, null, out, at, LotHappening.Kind.DRIED, Said.of("%.1f g dried", driedGrams));
     LocalDate today = at.atZone(households.of(household).zone()).toLocalDate();
     return put(
             household,
@@ -346,7 +347,7 @@ public class Stores implements LotPrices {
     Lot lot = get(household, id);
     if (lot.version() != version) {
       throw Problem.conflict(
-          "Somebody was quicker: there are now %.1f g in it.".formatted(lot.leftGrams()));
+          Said.of("Somebody was quicker: there are now %.1f g in it.", lot.leftGrams()));
     }
     if (lot.endedAt() != null) {
       throw Problem.conflict("This lot is used up.");

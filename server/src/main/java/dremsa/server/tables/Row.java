@@ -1,5 +1,6 @@
 package dremsa.server.tables;
 
+import dremsa.core.measure.Said;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -61,8 +62,7 @@ public final class Row {
         CsvText.number(text)
             .orElseThrow(() -> new WrongException(column, "'" + text + "' is no number."));
     if (!(value >= low && value <= high)) {
-      throw new WrongException(
-          column, String.format(Locale.ROOT, "%s is not within %.0f to %.0f.", text, low, high));
+      throw new WrongException(column, Said.of("%s is not within %.0f to %.0f.", text, low, high));
     }
     return value;
   }

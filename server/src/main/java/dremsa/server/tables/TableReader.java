@@ -1,5 +1,6 @@
 package dremsa.server.tables;
 
+import dremsa.core.measure.Said;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Turns;
@@ -84,8 +85,9 @@ public class TableReader {
           FieldProblem.of(
               "file",
               null,
-              "The first line names none of the columns of '%s': %s."
-                  .formatted(name, String.join(", ", table.columns()))));
+              Said.of(
+                  "The first line names none of the columns of '%s': %s.",
+                  name, String.join(", ", table.columns()))));
     }
     TableIn.Taking taking = table.begin(householdId, now);
     List<LineSaid> left = new ArrayList<>();

@@ -16,6 +16,7 @@ import dremsa.core.material.Weighed;
 import dremsa.core.measure.AmountReader;
 import dremsa.core.measure.CountMeasures;
 import dremsa.core.measure.MeasureSystem;
+import dremsa.core.measure.Said;
 import dremsa.core.measure.TypedAmount;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
@@ -86,7 +87,7 @@ class FormulaReader {
     } catch (JacksonException e) {
       TokenStreamLocation at = e.getLocation();
       String where =
-          at == null ? "" : " Line %d, column %d.".formatted(at.getLineNr(), at.getColumnNr());
+          at == null ? "" : Said.of(" Line %d, column %d.", at.getLineNr(), at.getColumnNr());
       return nothing("", "This is not well-formed JSON, or it is cut off." + where);
     }
     if (root.isObject() && (root.has("@type") || root.has("@graph") || root.has("@context"))) {

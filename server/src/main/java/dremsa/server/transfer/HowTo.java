@@ -4,6 +4,7 @@ import dremsa.core.brew.Brew;
 import dremsa.core.brew.Prediction;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepWords;
+import dremsa.core.measure.Said;
 import dremsa.core.scale.Portion;
 import dremsa.core.scale.Scaling;
 import dremsa.server.wire.FormulaJson;
@@ -11,7 +12,6 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -30,7 +30,7 @@ final class HowTo {
     howTo.put("description", brew.formula().about());
     double minutes = prediction.steps().get(prediction.steps().size() - 1).endMinute();
     howTo.put("totalTime", Duration.ofSeconds(Math.round(minutes * 60)).toString());
-    howTo.put("yield", "%.0f mL".formatted(prediction.finished().millilitres()));
+    howTo.put("yield", Said.of("%.0f mL", prediction.finished().millilitres()));
     List<Object> supplies = new ArrayList<>();
     for (Portion portion : Scaling.portions(brew, prediction)) {
       Map<String, Object> supply = new LinkedHashMap<>();
@@ -64,16 +64,13 @@ final class HowTo {
     return portion
         .drops()
         .map(drops -> drops + " drops")
-        .orElseGet(
-            () ->
-                String.format(
-                    Locale.ROOT, portion.grams() < 10 ? "%.1f g" : "%.0f g", portion.grams()));
+        .orElseGet(() -> Said.of(portion.grams() < 10 ? "%.1f g" : "%.0f g", portion.grams()));
   }
 
   private static String text(Step step, double minutes) {
     StringBuilder text = new StringBuilder(StepWords.headline(step)).append('.');
     if (step.window().isPresent()) {
-      text.append(" %s.".formatted(time(minutes)));
+      text.append(Said.of(" %s.", time(minutes)));
     }
     if (!step.guide().how().isEmpty()) {
       text.append(' ').append(step.guide().how());
@@ -86,10 +83,10 @@ final class HowTo {
 
   private static String time(double minutes) {
     if (minutes >= 3 * 24 * 60) {
-      return "About %.0f days".formatted(minutes / 1440);
+      return Said.of("About %.0f days", minutes / 1440);
     }
     return minutes >= 180
-        ? "About %.1f hours".formatted(minutes / 60)
-        : "About %.0f minutes".formatted(minutes);
+        ? Said.of("About %.1f hours", minutes / 60)
+        : Said.of("About %.0f minutes", minutes);
   }
 }

@@ -1,5 +1,6 @@
 package dremsa.server.wire;
 
+import dremsa.core.measure.Said;
 import dremsa.core.scale.InvalidTargetException;
 import dremsa.core.scale.Make;
 import dremsa.server.http.FieldProblem;
@@ -48,13 +49,11 @@ public record MakeJson(
         FieldProblem.range(
             "make.value",
             String.valueOf(e.value()),
-            "%s to %s can be asked for here.".formatted(plain(e.low()), plain(e.high())),
+            Said.of(
+                "%s to %s can be asked for here.",
+                Said.figures(e.low(), 3), Said.figures(e.high(), 3)),
             e.low(),
             e.high()));
-  }
-
-  private static String plain(double value) {
-    return value == Math.rint(value) ? Long.toString((long) value) : "%.3g".formatted(value);
   }
 
   private String plant() {

@@ -9,6 +9,7 @@ import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
 import dremsa.core.kitchen.StrainTool;
 import dremsa.core.kitchen.VesselKind;
+import dremsa.core.measure.Said;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import jakarta.validation.constraints.NotNull;
@@ -332,7 +333,7 @@ public record StepJson(
           FieldProblem.range(
               at + "." + field,
               Double.isFinite(value) ? (Object) value : String.valueOf(value),
-              "It must be %s to %s.".formatted(low, high),
+              Said.of("It must be %s to %s.", low, high),
               low,
               high));
     }

@@ -1,6 +1,7 @@
 package dremsa.server.wire;
 
 import dremsa.core.brew.Brew;
+import dremsa.core.measure.Said;
 import dremsa.core.scale.InvalidTargetException;
 import dremsa.core.scale.Target;
 import dremsa.server.http.FieldProblem;
@@ -119,17 +120,16 @@ public record TargetJson(
           case "millilitres", "sizeMl", "mlPerUse" -> " mL";
           default -> "";
         };
-    return "%s to %s%s can be asked for here, not %s%s."
-        .formatted(round(e.low()), round(e.high()), unit, round(e.value()), unit);
+    return Said.of(
+        "%s to %s%s can be asked for here, not %s%s.",
+        round(e.low()), round(e.high()), unit, round(e.value()), unit);
   }
 
   private static String round(double value) {
     if (!Double.isFinite(value)) {
       return "that";
     }
-    return value == Math.rint(value) && Math.abs(value) < 1e9
-        ? Long.toString((long) value)
-        : "%.4g".formatted(value);
+    return Said.figures(value, 4);
   }
 
   private static Object finite(double value) {
