@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useSyncExternalStore } from 'react';
-import { api, ask, keys, newKey, ProblemError, type Run, type Session } from '../../api/client';
+import { useEffect, useSyncExternalStore } from 'react';
+import { api, ask, keys, ProblemError, type Run, type Session } from '../../api/client';
+import { useOnce } from '../../api/useOnce';
 import { tell } from '../../app/states';
 import { keepTap, onPending, pendingTaps, sendPending } from './pending';
 
@@ -31,18 +32,13 @@ export const usePending = () => useSyncExternalStore(onPending, pendingTaps);
 /** One tap at a run: sent at once, or kept until there is a line again. */
 export function useTap(run: string) {
   const client = useQueryClient();
-  const last = useRef({ tap: '', key: '' });
+  const once = useOnce();
   return useMutation({
     mutationFn: async ({ path, body, words, mayWait }: Tap): Promise<Run | undefined> => {
-      // The same tap repeated carries the same key; another report is another tap.
-      const same = JSON.stringify([path, body]);
-      if (last.current.tap !== same) last.current = { tap: same, key: newKey() };
-      const key = last.current.key;
       const whole = `/api/batches/${run}${path}`;
+      let key = '';
       try {
-        const next = await post(whole, body, key);
-        last.current = { tap: '', key: '' };
-        return next;
+        return await once([path, body], (of) => post(whole, body, (key = of)));
       } catch (error) {
         if (!(mayWait && error instanceof ProblemError && error.passing)) throw error;
         const who = client.getQueryData<Session>(keys.session)?.signIn;

@@ -14,6 +14,7 @@ import {
   type Purpose,
 } from '../../api/client';
 import { useFormula, useMethods, usePrediction } from '../../api/queries';
+import { useOnce } from '../../api/useOnce';
 import { said } from '../../app/fields';
 import { duration, useFormat } from '../../app/format';
 import { Failed, tell, Waiting } from '../../app/states';
@@ -180,13 +181,17 @@ function keptWords(keeping: Keeping): string {
 function KeptLine({ editor }: { editor: ReturnType<typeof useEditor> }) {
   const navigate = useNavigate();
   const client = useQueryClient();
+  const once = useOnce();
   const copy = useMutation({
-    mutationFn: () =>
-      ask(
-        api.POST('/api/formulas', {
-          body: { formula: editor.formula, name: `${editor.formula.name}, other`.slice(0, 120) },
-        }),
-      ),
+    mutationFn: () => {
+      const body = {
+        formula: editor.formula,
+        name: `${editor.formula.name}, other`.slice(0, 120),
+      };
+      return once(body, (key) =>
+        ask(api.POST('/api/formulas', { params: { header: { 'Idempotency-Key': key } }, body })),
+      );
+    },
     onSuccess: async (made) => {
       await editor.takeTheirs();
       await client.invalidateQueries({ queryKey: keys.formulas });

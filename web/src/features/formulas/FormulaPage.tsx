@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask, keys, type FormulaView, type Step, type StepPlan } from '../../api/client';
 import { useFormula, usePrediction } from '../../api/queries';
+import { useOnce } from '../../api/useOnce';
 import { duration, figure, useFormat } from '../../app/format';
 import { done, Failed, tell, Waiting } from '../../app/states';
 import { BrewLine } from '../../signature';
@@ -125,8 +126,14 @@ function share(line: FormulaView['formula']['ingredients'][number]): string {
 function Actions({ id, view }: { id: string; view: FormulaView }) {
   const navigate = useNavigate();
   const client = useQueryClient();
+  const once = useOnce();
   const copy = useMutation({
-    mutationFn: () => ask(api.POST('/api/formulas', { body: { copyOf: id } })),
+    mutationFn: () => {
+      const body = { copyOf: id };
+      return once(body, (key) =>
+        ask(api.POST('/api/formulas', { params: { header: { 'Idempotency-Key': key } }, body })),
+      );
+    },
     onSuccess: async (made) => {
       await client.invalidateQueries({ queryKey: keys.formulas });
       await navigate(`/choose/${made.id}/change`);

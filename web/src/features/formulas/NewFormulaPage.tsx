@@ -1,9 +1,10 @@
 import { Button, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, ask, keys, newKey, type Method } from '../../api/client';
+import { api, ask, keys, type Method } from '../../api/client';
 import { useMethods } from '../../api/queries';
+import { useOnce } from '../../api/useOnce';
 import { said, saidElse } from '../../app/fields';
 import { Failed, Waiting } from '../../app/states';
 import { ChooseLinks } from './ChooseLinks';
@@ -14,21 +15,17 @@ export function NewFormulaPage() {
   const [name, setName] = useState('');
   const navigate = useNavigate();
   const client = useQueryClient();
-  const key = useRef(newKey());
+  const once = useOnce();
   const begin = useMutation({
-    mutationFn: (method: Method) =>
-      ask(
-        api.POST('/api/formulas', {
-          params: { header: { 'Idempotency-Key': key.current } },
-          body: { method, ...(name.trim() ? { name: name.trim() } : {}) },
-        }),
-      ),
+    mutationFn: (method: Method) => {
+      const body = { method, ...(name.trim() ? { name: name.trim() } : {}) };
+      return once(body, (key) =>
+        ask(api.POST('/api/formulas', { params: { header: { 'Idempotency-Key': key } }, body })),
+      );
+    },
     onSuccess: async (made) => {
       await client.invalidateQueries({ queryKey: keys.formulas });
       await navigate(`/choose/${made.id}/change`);
-    },
-    onError: () => {
-      key.current = newKey();
     },
   });
   if (methods.isPending) return <Waiting />;

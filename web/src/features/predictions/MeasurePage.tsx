@@ -1,10 +1,11 @@
 import { Button, Checkbox, NumberInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { api, ask, keys, newKey, ProblemError, type Prediction } from '../../api/client';
+import { api, ask, keys, ProblemError, type Prediction } from '../../api/client';
 import { useFormula, useHousehold, usePrediction, useShelf } from '../../api/queries';
+import { useOnce } from '../../api/useOnce';
 import { duration, formatFor } from '../../app/format';
 import { HangsOn } from '../../app/HangsOn';
 import { Failed, Waiting } from '../../app/states';
@@ -67,26 +68,21 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
   if (!prediction.isFetching && asked !== draft) setAsked(draft);
   const [rested] = useDebouncedValue(asked, 350);
   const ranged = usePrediction(draftQuestion(id, rested, formula, standing));
-  const key = useRef(newKey());
+  const once = useOnce();
   const brew = useMutation({
-    mutationFn: () =>
-      ask(
-        api.POST('/api/batches', {
-          params: { header: { 'Idempotency-Key': key.current } },
-          body: {
-            ...draftPlan(id, draft, formula, standing),
-            ...whenBody(when, format),
-            override: reason || undefined,
-          },
-        }),
-      ),
+    mutationFn: () => {
+      const body = {
+        ...draftPlan(id, draft, formula, standing),
+        ...whenBody(when, format),
+        override: reason || undefined,
+      };
+      return once(body, (key) =>
+        ask(api.POST('/api/batches', { params: { header: { 'Idempotency-Key': key } }, body })),
+      );
+    },
     onSuccess: async (run) => {
       await client.invalidateQueries({ queryKey: keys.all });
       await navigate(`/brew/${run.id}`);
-    },
-    onError: () => {
-      // Refused means not carried out: the next try is another request.
-      key.current = newKey();
     },
   });
   const problem = brew.error ?? prediction.error;

@@ -1,17 +1,17 @@
 import { Button, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import {
   api,
   ask,
   keys,
-  newKey,
   type BottleView,
   type Container,
   type DiscardReason,
 } from '../../api/client';
 import { useBottle } from '../../api/queries';
+import { useOnce } from '../../api/useOnce';
 import { said, saidElse } from '../../app/fields';
 import { useFormat, type Format } from '../../app/format';
 import { AgainstWarning } from '../../app/AgainstWarning';
@@ -52,10 +52,9 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
   const [amount, setAmount] = useState('');
   const [leaving, setLeaving] = useState(bottle.freshness === 'OVER');
   const [note, setNote] = useState('');
-  const key = useRef(newKey());
+  const once = useOnce();
   const path = { params: { path: { id: bottle.id } } };
   const put = async (next: BottleView, words?: string) => {
-    key.current = newKey();
     setAmount('');
     client.setQueryData(keys.bottle(bottle.id), next);
     if (words) {
@@ -64,17 +63,18 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
     await client.invalidateQueries({ queryKey: keys.all });
   };
   const take = useMutation({
-    mutationFn: (typed: string) =>
-      ask(
-        api.POST('/api/bottles/{id}/take', {
-          params: { ...path.params, header: { 'Idempotency-Key': key.current } },
-          body: { version: bottle.version, amount: typed },
-        }),
-      ),
-    onSuccess: (next) => put(next, 'Taken'),
-    onError: () => {
-      key.current = newKey();
+    mutationFn: (typed: string) => {
+      const body = { version: bottle.version, amount: typed };
+      return once(body, (key) =>
+        ask(
+          api.POST('/api/bottles/{id}/take', {
+            params: { ...path.params, header: { 'Idempotency-Key': key } },
+            body,
+          }),
+        ),
+      );
     },
+    onSuccess: (next) => put(next, 'Taken'),
   });
   const finish = useMutation({
     mutationFn: () =>

@@ -1,7 +1,8 @@
 import { Button, NumberInput, Select, TextInput } from '@mantine/core';
-import { useRef, useState } from 'react';
-import { api, ask, newKey } from '../../api/client';
+import { useState } from 'react';
+import { api, ask } from '../../api/client';
 import { useMaterials, useStores } from '../../api/queries';
+import { useOnce } from '../../api/useOnce';
 import { said, saidElse } from '../../app/fields';
 import { useStoresChange } from './useStoresChange';
 
@@ -26,36 +27,28 @@ export function NewLot({ onDone }: { onDone: () => void }) {
   const [price, setPrice] = useState<number | string>('');
   const [place, setPlace] = useState('');
   const [note, setNote] = useState('');
-  const key = useRef(newKey());
-  const add = useStoresChange(
-    () =>
-      ask(
-        api.POST('/api/lots', {
-          params: { header: { 'Idempotency-Key': key.current } },
-          body: {
-            material: material ?? '',
-            origin,
-            amount: { value: Number(amount) || 0, unit },
-            gotOn: gotOn || undefined,
-            price: price === '' ? undefined : Number(price),
-            place,
-            note,
-          },
-        }),
-      ),
-    onDone,
-  );
+  const once = useOnce();
+  const add = useStoresChange(() => {
+    const body = {
+      material: material ?? '',
+      origin,
+      amount: { value: Number(amount) || 0, unit },
+      gotOn: gotOn || undefined,
+      price: price === '' ? undefined : Number(price),
+      place,
+      note,
+    };
+    return once(body, (key) =>
+      ask(api.POST('/api/lots', { params: { header: { 'Idempotency-Key': key } }, body })),
+    );
+  }, onDone);
   const fields = ['material', 'amount.value', 'gotOn', 'price', 'place', 'note'];
   return (
     <form
       className="sheet stack"
       onSubmit={(e) => {
         e.preventDefault();
-        add.mutate(undefined, {
-          onError: () => {
-            key.current = newKey();
-          },
-        });
+        add.mutate(undefined);
       }}
     >
       <h2>Put into the stores</h2>
