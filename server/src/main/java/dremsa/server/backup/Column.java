@@ -74,9 +74,9 @@ public record Column(String name, boolean nullable, Form form) {
     return whole("version", 0, 1L << 40);
   }
 
-  /** The version of the forms in the row; a row of another one is not read. */
+  /** The version of the forms in the row; a row of a later one is not read. */
   public static Column schema() {
-    return whole("schema_version", Stored.VERSION, Stored.VERSION);
+    return whole("schema_version", 1, Stored.VERSION);
   }
 
   public static Column yesNo(String name) {

@@ -10,6 +10,8 @@ import dremsa.server.history.History;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.kitchens.Kitchens;
+import dremsa.server.wire.PouredInJson;
+import dremsa.server.wire.Stored;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -30,6 +32,7 @@ public class BottleTaps {
   private final BottleRepository repository;
   private final BottleEventRepository events;
   private final Judging judging;
+  private final Stored stored;
   private final Shelf shelf;
   private final Kitchens kitchens;
   private final History history;
@@ -38,12 +41,14 @@ public class BottleTaps {
       BottleRepository repository,
       BottleEventRepository events,
       Judging judging,
+      Stored stored,
       Shelf shelf,
       Kitchens kitchens,
       History history) {
     this.repository = repository;
     this.events = events;
     this.judging = judging;
+    this.stored = stored;
     this.shelf = shelf;
     this.kitchens = kitchens;
     this.history = history;
@@ -240,7 +245,8 @@ public class BottleTaps {
     UUID change = UUID.randomUUID();
     Inherited other = judging.poured(from, taken, at);
     events.save(
-        BottleEvent.joined(into, change, at, Math.max(0.1, into.leftMl()), judging.write(other)));
+        BottleEvent.joined(
+            into, change, at, Math.max(0.1, into.leftMl()), stored.write(PouredInJson.of(other))));
     from.take(taken);
     into.pourIn(taken);
     note(from, change, at, Happening.Kind.POURED_OUT, taken, "into " + into.name());

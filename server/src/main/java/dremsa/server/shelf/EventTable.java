@@ -11,6 +11,8 @@ import dremsa.server.kitchens.Kitchens;
 import dremsa.server.tables.CsvText;
 import dremsa.server.tables.Row;
 import dremsa.server.tables.TableIn;
+import dremsa.server.wire.Stored;
+import dremsa.server.wire.WarmSpellJson;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -52,6 +54,7 @@ class EventTable implements TableIn {
   private final BottleEventRepository events;
   private final FridgeEventRepository fridge;
   private final Judging judging;
+  private final Stored stored;
   private final Runs runs;
   private final History history;
   private final Kitchens kitchens;
@@ -61,6 +64,7 @@ class EventTable implements TableIn {
       BottleEventRepository events,
       FridgeEventRepository fridge,
       Judging judging,
+      Stored stored,
       Runs runs,
       History history,
       Kitchens kitchens) {
@@ -68,6 +72,7 @@ class EventTable implements TableIn {
     this.events = events;
     this.fridge = fridge;
     this.judging = judging;
+    this.stored = stored;
     this.runs = runs;
     this.history = history;
     this.kitchens = kitchens;
@@ -125,7 +130,10 @@ class EventTable implements TableIn {
       this.now = now;
       this.climate = kitchens.of(household).climate();
       for (FridgeEvent event : fridge.findByHouseholdId(household)) {
-        judging.pieces(event).forEach(p -> knownPieces.add(piece(event.words(), p.at())));
+        stored
+            .read(event.pieces(), WarmSpellJson.class)
+            .pieces()
+            .forEach(p -> knownPieces.add(piece(event.words(), p.at())));
       }
     }
 
@@ -274,7 +282,7 @@ class EventTable implements TableIn {
           }
         }
         case JOINED -> {
-          if (ownMl == null || !judging.readable(other)) {
+          if (ownMl == null || !stored.saysPouredIn(other)) {
             throw new Row.WrongException(
                 "other", "What was poured in must be told as Dremsa writes it.");
           }
@@ -324,7 +332,7 @@ class EventTable implements TableIn {
                 spell.pieces().get(0).at(),
                 FridgeController.endOf(spell.pieces()),
                 spell.words(),
-                judging.write(spell.pieces()),
+                stored.write(WarmSpellJson.of(spell.pieces())),
                 now);
         if (spell.undone()) {
           event.undo();

@@ -14,6 +14,8 @@ import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.kitchens.Kitchens;
 import dremsa.server.tables.CsvText;
+import dremsa.server.wire.Stored;
+import dremsa.server.wire.WarmSpellJson;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.time.DateTimeException;
@@ -47,6 +49,7 @@ class FridgeController {
   private final FridgeEventRepository repository;
   private final BottleRepository bottles;
   private final Judging judging;
+  private final Stored stored;
   private final Kitchens kitchens;
   private final Households households;
   private final History history;
@@ -55,12 +58,14 @@ class FridgeController {
       FridgeEventRepository repository,
       BottleRepository bottles,
       Judging judging,
+      Stored stored,
       Kitchens kitchens,
       Households households,
       History history) {
     this.repository = repository;
     this.bottles = bottles;
     this.judging = judging;
+    this.stored = stored;
     this.kitchens = kitchens;
     this.households = households;
     this.history = history;
@@ -239,7 +244,7 @@ class FridgeController {
                   order.from(),
                   order.to(),
                   order.words(),
-                  judging.write(order.pieces()),
+                  stored.write(WarmSpellJson.of(order.pieces())),
                   now));
       id = event.id();
       for (Bottle bottle : standing) {

@@ -14,9 +14,9 @@ import dremsa.server.bench.Runs;
 import dremsa.server.kitchens.Kitchens;
 import dremsa.server.reminders.Due;
 import dremsa.server.reminders.Reminders;
-import dremsa.server.wire.ContentsJson;
+import dremsa.server.wire.PouredInJson;
 import dremsa.server.wire.Stored;
-import dremsa.server.wire.SurroundingsJson.AgeJson;
+import dremsa.server.wire.WarmSpellJson;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -35,9 +35,6 @@ class Judging {
 
   /** "Use it soon" is told so many days before the last day. */
   static final int SOON_DAYS = 2;
-
-  /** No fridge was ever said to be warm for longer in one piece, h. */
-  private static final double MOST_WARM_H = 24 * 60;
 
   private final BottleRepository repository;
   private final BottleEventRepository events;
@@ -67,69 +64,8 @@ class Judging {
     this.stored = stored;
   }
 
-  /** A brew poured in, as it is kept. */
-  record OtherJson(String name, ContentsJson contents, AgeJson age) {}
-
-  /** An hour of a warm fridge, as it is kept. */
-  record PieceJson(Instant at, double hours, double celsius, String cause) {}
-
-  private record Pieces(List<PieceJson> pieces) {}
-
-  String write(List<KeepEvent.FridgeWarmed> pieces) {
-    return stored.write(
-        new Pieces(
-            pieces.stream()
-                .map(p -> new PieceJson(p.at(), p.hours(), p.celsius(), p.cause()))
-                .toList()));
-  }
-
-  /** What was warm about a fridge. */
-  List<PieceJson> pieces(FridgeEvent event) {
-    return stored.read(event.pieces(), Pieces.class).pieces();
-  }
-
-  /**
-   * Makes sure that a text says what was warm about a fridge.
-   *
-   * @throws IllegalArgumentException when it does not
-   */
-  void checkPieces(String text) {
-    List<PieceJson> pieces = stored.read(text, Pieces.class).pieces();
-    boolean sound =
-        pieces != null
-            && pieces.stream()
-                .allMatch(
-                    p ->
-                        p != null
-                            && p.at() != null
-                            && p.cause() != null
-                            && p.hours() >= 0
-                            && p.hours() <= MOST_WARM_H
-                            && p.celsius() >= -60
-                            && p.celsius() <= 100);
-    if (!sound) {
-      throw new IllegalArgumentException("it does not say when the fridge was warm");
-    }
-  }
-
-  /** Whether a text says what was poured in, as this class writes it. */
-  boolean readable(String other) {
-    try {
-      inherited(other);
-      return true;
-    } catch (RuntimeException e) {
-      return false;
-    }
-  }
-
-  private Inherited inherited(String json) {
-    OtherJson other = stored.read(json, OtherJson.class);
-    return other.age().toCore(other.name(), other.contents());
-  }
-
-  String write(Inherited other) {
-    return stored.write(
-        new OtherJson(other.name(), ContentsJson.of(other.contents()), AgeJson.of(other)));
+  private Inherited inherited(String other) {
+    return stored.read(other, PouredInJson.class).toCore();
   }
 
   /** A bottle with all that is known of it. */
@@ -167,9 +103,7 @@ class Judging {
     for (FridgeEvent event :
         fridge.findByHouseholdIdAndUndoneFalseAndToAtAfterOrderByFromAt(
             bottle.householdId(), bottle.filledAt())) {
-      for (PieceJson p : pieces(event)) {
-        all.add(new KeepEvent.FridgeWarmed(p.at(), p.hours(), p.celsius(), p.cause()));
-      }
+      stored.read(event.pieces(), WarmSpellJson.class).pieces().forEach(p -> all.add(p.toCore()));
     }
     return new Known(
         bottle,

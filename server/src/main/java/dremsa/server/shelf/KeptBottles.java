@@ -7,6 +7,8 @@ import dremsa.server.backup.Column;
 import dremsa.server.backup.KeptTable;
 import dremsa.server.backup.KeptTables;
 import dremsa.server.formulas.KeptFormulas;
+import dremsa.server.wire.Stored;
+import dremsa.server.wire.WarmSpellJson;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.util.List;
@@ -25,11 +27,13 @@ class KeptBottles implements KeptTables {
 
   private final BottleRepository repository;
   private final Judging judging;
+  private final Stored stored;
   private final EntityManager entities;
 
-  KeptBottles(BottleRepository repository, Judging judging, EntityManager entities) {
+  KeptBottles(BottleRepository repository, Judging judging, Stored stored, EntityManager entities) {
     this.repository = repository;
     this.judging = judging;
+    this.stored = stored;
     this.entities = entities;
   }
 
@@ -110,7 +114,7 @@ class KeptBottles implements KeptTables {
   }
 
   private void checkOther(String text) {
-    if (!judging.readable(text)) {
+    if (!stored.saysPouredIn(text)) {
       throw new IllegalArgumentException("it does not say what was poured in");
     }
   }
@@ -123,7 +127,7 @@ class KeptBottles implements KeptTables {
         Column.moment("from_at"),
         Column.moment("to_at"),
         Column.text("words", 200),
-        Column.json("pieces", judging::checkPieces),
+        Column.json("pieces", text -> stored.read(text, WarmSpellJson.class).check()),
         Column.moment("made_at"),
         Column.yesNo("undone"));
   }

@@ -1,5 +1,7 @@
 package dremsa.server.wire;
 
+import com.fasterxml.jackson.annotation.JsonSetter;
+import com.fasterxml.jackson.annotation.Nulls;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.StepFacts;
 import dremsa.core.formula.Formula;
@@ -10,27 +12,46 @@ import jakarta.validation.Validator;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Reads and writes the JSON columns. Each row carries the schema version it was written with; an
- * older row is lifted to the present form on reading.
+ * Reads and writes the JSON columns. What is written says the version of its form; rows from before
+ * that have it in a column beside. An older form is lifted to the present one on reading ({@link
+ * Lifts}), what it has too many is passed over, and a newer one is refused. The mapper is one of
+ * its own: how requests are read can change without a row becoming unreadable.
  */
 @Component
 public class Stored {
-  /** The present form of formulas, kitchens and targets. */
-  public static final int VERSION = 1;
+  /** The present version of all forms. */
+  public static final int VERSION = 2;
 
-  private final JsonMapper json;
+  /** Rows that say no version, in themselves or beside, are of this one. */
+  private static final int FIRST = 1;
+
+  private static final String VERSION_FIELD = "schemaVersion";
+
+  private final JsonMapper json =
+      JsonMapper.builder()
+          .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+          .changeDefaultNullHandling(
+              present -> present.withOverrides(JsonSetter.Value.forContentNulls(Nulls.FAIL)))
+          .build();
+
   private final Validator constraints;
 
-  Stored(JsonMapper json, Validator constraints) {
-    this.json = json;
+  public Stored(Validator constraints) {
     this.constraints = constraints;
   }
 
+  /** A form as it is kept, with its version. */
   public String write(Object form) {
-    return json.writeValueAsString(form);
+    ObjectNode written = json.createObjectNode();
+    written.put(VERSION_FIELD, VERSION);
+    written.setAll((ObjectNode) json.valueToTree(form));
+    return json.writeValueAsString(written);
   }
 
   public Formula formula(String column, int version) {
@@ -59,9 +80,9 @@ public class Stored {
 
   /** Minutes planned otherwise than usual, by step index. */
   public Facts plan(String column, int version) {
-    check(version);
     Map<Integer, Double> minutes =
-        json.readValue(column, new TypeReference<Map<Integer, Double>>() {});
+        json.treeToValue(
+            lifted(column, version, Map.class), new TypeReference<Map<Integer, Double>>() {});
     Facts facts = Facts.NONE;
     for (Map.Entry<Integer, Double> entry : minutes.entrySet()) {
       facts = facts.with(entry.getKey(), StepFacts.lasting(entry.getValue()));
@@ -69,9 +90,9 @@ public class Stored {
     return facts;
   }
 
-  /** Reads what {@link #write} wrote and this version alone reads. */
-  public <T> T read(String column, Class<T> type) {
-    return json.readValue(column, type);
+  /** Reads a column with no version beside it. */
+  public <T> T read(String column, Class<T> form) {
+    return read(column, FIRST, form);
   }
 
   /**
@@ -80,10 +101,7 @@ public class Stored {
    * @throws IllegalArgumentException when it is not allowed
    */
   public <T> T checked(String text, Class<T> form) {
-    T read = json.readValue(text, form);
-    if (read == null) {
-      throw new IllegalArgumentException("it is empty");
-    }
+    T read = read(text, form);
     constraints.validate(read).stream()
         .findFirst()
         .ifPresent(
@@ -94,6 +112,16 @@ public class Stored {
     return read;
   }
 
+  /** Whether a text that came from outside says what was poured into a bottle. */
+  public boolean saysPouredIn(String text) {
+    try {
+      read(text, PouredInJson.class).toCore();
+      return true;
+    } catch (RuntimeException e) {
+      return false;
+    }
+  }
+
   /** Reads a formula that came from outside. */
   public Formula checkedFormula(String text) {
     return checked(text, FormulaJson.class).toCore("");
@@ -101,7 +129,7 @@ public class Stored {
 
   /** Reads minutes planned otherwise that came from outside. */
   public Facts checkedPlan(String text) {
-    Facts plan = plan(text, VERSION);
+    Facts plan = plan(text, FIRST);
     plan.steps()
         .forEach(
             (index, known) -> {
@@ -116,15 +144,22 @@ public class Stored {
     return plan;
   }
 
-  private <T> T read(String column, int version, Class<T> type) {
-    check(version);
-    return json.readValue(column, type);
+  private <T> T read(String column, int version, Class<T> form) {
+    return json.treeToValue(lifted(column, version, form), form);
   }
 
-  private static void check(int version) {
-    if (version != VERSION) {
-      throw new IllegalStateException(
-          "a row of schema version " + version + " is newer than this program (" + VERSION + ")");
+  /** The row in the present version of its form. */
+  private ObjectNode lifted(String column, int beside, Class<?> form) {
+    if (!(json.readTree(column) instanceof ObjectNode row)) {
+      throw new IllegalArgumentException("it is no form of ours");
     }
+    JsonNode own = row.remove(VERSION_FIELD);
+    int version = own == null ? beside : own.asInt();
+    if (version > VERSION || version < FIRST) {
+      throw new IllegalStateException(
+          "a row of version " + version + " is not one that this program knows (" + VERSION + ")");
+    }
+    Lifts.lift(row, form, version);
+    return row;
   }
 }

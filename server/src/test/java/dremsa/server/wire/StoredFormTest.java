@@ -3,33 +3,35 @@ package dremsa.server.wire;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dremsa.core.Members;
+import dremsa.core.brew.Facts;
 import dremsa.core.formula.BuiltInFormulas;
 import dremsa.core.formula.Formula;
-import dremsa.core.formula.Guide;
 import dremsa.core.formula.Ingredient;
-import dremsa.core.formula.Method;
 import dremsa.core.formula.Proportion;
 import dremsa.core.formula.Step;
-import dremsa.core.formula.Window;
 import dremsa.core.kitchen.Kitchen;
-import dremsa.core.kitchen.Place;
-import dremsa.core.kitchen.VesselKind;
+import dremsa.core.kitchen.Parameter;
 import dremsa.core.measure.MeasureSystem;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Set;
+import java.util.Map;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What is written to a JSON column reads back the same, now and in every later version. */
 class StoredFormTest {
   private static final JsonMapper JSON = JsonMapper.builder().build();
   private final Stored stored =
-      new Stored(JSON, jakarta.validation.Validation.buildDefaultValidatorFactory().getValidator());
+      new Stored(jakarta.validation.Validation.buildDefaultValidatorFactory().getValidator());
 
   private static String golden(String name) throws IOException {
     try (InputStream in = StoredFormTest.class.getResourceAsStream("/golden/" + name)) {
@@ -45,43 +47,97 @@ class StoredFormTest {
     }
   }
 
-  @Test
-  void everyKindOfStepReadsBackTheSame() {
-    Window window = Window.minutes(1, 2, 3);
-    List<Step> steps =
-        List.of(
-            new Step.Combine(
-                VesselKind.BOWL, List.of("water"), Step.LiquidHeat.ROOM, Guide.how("so")),
-            new Step.Heat(true, false, Guide.NONE),
-            new Step.Boil(Step.Level.SIMMER, true, false, window, Guide.NONE),
-            new Step.WaterBath(window, Guide.NONE),
-            new Step.Soak(Place.FRIDGE, window, Guide.NONE),
-            new Step.Ferment(window, Guide.NONE),
-            new Step.Macerate(3, window, Guide.NONE),
-            new Step.Blend(window, Guide.NONE),
-            new Step.Freeze(30, Guide.NONE));
-    Formula formula =
-        new Formula(
-            "all", "All", Method.BLEND, Set.of(), "", List.of(Ingredient.parts("water", 1)), steps);
-    assertThat(stored.formula(stored.write(FormulaJson.of(formula)), Stored.VERSION))
-        .isEqualTo(formula);
+  @ParameterizedTest
+  @CsvSource({"formula", "kitchen", "material", "surroundings", "plan", "poured-in", "warm-spell"})
+  void whatTheFirstVersionWroteIsStillRead(String form) throws IOException {
+    String row = golden("v1/" + form + ".json");
+    Object read =
+        switch (form) {
+          case "formula" -> FormulaJson.of(stored.formula(row, 1));
+          case "kitchen" -> stored.kitchenJson(row, 1);
+          case "material" -> stored.read(row, MaterialJson.class);
+          case "surroundings" -> stored.surroundings(row, 1);
+          case "plan" -> minutes(stored.plan(row, 1));
+          case "poured-in" -> stored.read(row, PouredInJson.class);
+          default -> stored.read(row, WarmSpellJson.class);
+        };
+    assertThat(read).isEqualTo(EXAMPLES.get(form));
+    assertThat(withoutVersion(stored.write(read)))
+        .as("what the first version wrote is what is written today")
+        .isEqualTo(JSON.readTree(row));
   }
 
   @Test
-  void aRowOfVersionOneIsStillRead() throws IOException {
-    Formula formula = stored.formula(golden("formula-v1.json"), 1);
-    assertThat(formula.name()).isEqualTo("Golden brew");
-    assertThat(formula.ingredients().get(2).proportion())
-        .isEqualTo(new Proportion.PercentOfFinished(0.8));
-    assertThat(formula.steps()).hasSize(8);
-    assertThat(formula.steps().get(3))
-        .isEqualTo(
-            new Step.Steep(
-                true, Window.minutes(60, 120, 240), new Guide("", "Green.", "Pale.", "Bitter.")));
-    assertThat(JSON.readTree(stored.write(FormulaJson.of(formula))))
-        .as("what version 1 wrote is what is written today")
-        .isEqualTo(JSON.readTree(golden("formula-v1.json")));
+  void everyKindOfTargetOfTheFirstVersionIsStillRead() throws IOException {
+    List<TargetJson> read =
+        golden("v1/targets.jsonl").lines().map(l -> stored.target(l, 1)).toList();
+    assertThat(read).isEqualTo(StoredExamples.targets());
+    assertThat(read)
+        .extracting(TargetJson::kind)
+        .as("an example of every kind")
+        .containsExactlyInAnyOrder(TargetJson.Kind.values());
   }
+
+  @Test
+  void everyKindOfStepAndProportionIsAmongTheExamples() {
+    Formula formula = StoredExamples.formula();
+    Members.allIn(Step.class, formula.steps());
+    Members.allIn(
+        Proportion.class, formula.ingredients().stream().map(Ingredient::proportion).toList());
+    assertThat(stored.formula(stored.write(FormulaJson.of(formula)), 1)).isEqualTo(formula);
+  }
+
+  @Test
+  void anOldRowIsLifted() {
+    ObjectNode kitchen = (ObjectNode) JSON.valueToTree(StoredExamples.kitchen());
+    ObjectNode calibrated = (ObjectNode) kitchen.get("calibrated");
+    calibrated.set("SIMMER", calibrated.get("HEAT_LOSS"));
+    String row = kitchen.toString();
+    assertThat(stored.kitchenJson(row, 1).calibrated())
+        .as("the heat of a boil meant something else in version 1")
+        .containsOnlyKeys(Parameter.HEAT_LOSS);
+    assertThat(stored.kitchenJson(row, 2).calibrated())
+        .containsOnlyKeys(Parameter.HEAT_LOSS, Parameter.SIMMER);
+  }
+
+  @Test
+  void aRowKnowsItsOwnVersionWhateverStandsBesideIt() {
+    KitchenJson kitchen = StoredExamples.kitchen();
+    String row = stored.write(kitchen);
+    assertThat(JSON.readTree(row).get("schemaVersion").asInt()).isEqualTo(Stored.VERSION);
+    assertThat(stored.kitchenJson(row, 1)).isEqualTo(kitchen);
+    assertThatThrownBy(
+            () -> stored.kitchenJson(row.replace("\"schemaVersion\":2", "\"schemaVersion\":99"), 1))
+        .isInstanceOf(IllegalStateException.class);
+  }
+
+  @Test
+  void whatAFormNoLongerHasIsPassedOver() throws IOException {
+    String row = golden("v1/material.json").replaceFirst("\\{", "{\"moonPhase\":\"full\",");
+    assertThat(stored.read(row, MaterialJson.class)).isEqualTo(StoredExamples.material());
+  }
+
+  private static JsonNode withoutVersion(String row) {
+    ObjectNode tree = (ObjectNode) JSON.readTree(row);
+    tree.remove("schemaVersion");
+    return tree;
+  }
+
+  private static Map<Integer, Double> minutes(Facts facts) {
+    Map<Integer, Double> minutes = new TreeMap<>();
+    facts.steps().forEach((index, known) -> minutes.put(index, known.minutes().orElseThrow()));
+    return minutes;
+  }
+
+  private static final Map<String, Object> EXAMPLES =
+      Map.of(
+          "formula", FormulaJson.of(StoredExamples.formula()),
+          "kitchen", StoredExamples.kitchen(),
+          "material", StoredExamples.material(),
+          "surroundings", StoredExamples.surroundings(),
+          "plan", StoredExamples.plan(),
+          "poured-in", StoredExamples.pouredIn(),
+          "warm-spell", StoredExamples.warmSpell());
 
   @Test
   void aRowOfALaterVersionIsRefusedNotGuessed() {
