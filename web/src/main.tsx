@@ -2,7 +2,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/bricolage-grotesque';
 import '@mantine/core/styles.css';
 import '@mantine/notifications/styles.css';
-import './app/look.css';
+import './kit/look.css';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
 

@@ -1,32 +1,36 @@
 import { MantineProvider } from '@mantine/core';
 import { Notifications } from '@mantine/notifications';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { Suspense, useEffect } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { ProblemError } from '../api/client';
 import { useSession, useSignedOut } from '../api/queries';
-import { NewHousehold } from '../features/accounts/NewHousehold';
 import { SignIn } from '../features/accounts/SignIn';
-import { BenchPage } from '../features/bench/BenchPage';
-import { CardPage } from '../features/formulas/CardPage';
-import { EditorPage } from '../features/formulas/EditorPage';
-import { FormulaPage } from '../features/formulas/FormulaPage';
-import { FormulasPage } from '../features/formulas/FormulasPage';
-import { NewFormulaPage } from '../features/formulas/NewFormulaPage';
-import { TakeInPage } from '../features/formulas/TakeInPage';
-import { HandbookPage } from '../features/handbook/HandbookPage';
-import { KitchenPage } from '../features/kitchens/KitchenPage';
-import { MeasurePage } from '../features/predictions/MeasurePage';
-import { BottlePage } from '../features/shelf/BottlePage';
-import { FridgePage } from '../features/shelf/FridgePage';
-import { LabelsPage } from '../features/shelf/LabelsPage';
-import { WastePage } from '../features/shelf/WastePage';
-import { HistoryPage } from '../features/shelf/HistoryPage';
-import { ShelfPage } from '../features/shelf/ShelfPage';
-import { TrayPage } from '../features/tray/TrayPage';
-import { StoresPage } from '../features/stores/StoresPage';
 import { Shell } from './Shell';
-import { Waiting } from './states';
-import { theme } from './theme';
+import {
+  BenchPage,
+  BottlePage,
+  CardPage,
+  EditorPage,
+  FormulaPage,
+  FormulasPage,
+  FridgePage,
+  HandbookPage,
+  HistoryPage,
+  KitchenPage,
+  LabelsPage,
+  MeasurePage,
+  NewFormulaPage,
+  NewHousehold,
+  ShelfPage,
+  StoresPage,
+  TakeInPage,
+  TrayPage,
+  WastePage,
+  loadAll,
+} from './pages';
+import { Waiting } from '../kit/states';
+import { theme } from '../kit/theme';
 
 const client = new QueryClient({
   defaultOptions: {
@@ -57,13 +61,21 @@ export function App() {
 function Views() {
   const session = useSession();
   useSignedOut();
+  const inside = Boolean(session.data?.signIn);
+  useEffect(() => {
+    if (!inside) return;
+    const soon = setTimeout(() => void loadAll(), 2000);
+    return () => clearTimeout(soon);
+  }, [inside]);
   if (session.isPending) return <Waiting />;
-  if (!session.data?.signIn) {
+  if (!inside) {
     return (
-      <Routes>
-        <Route path="/new-household" element={<NewHousehold />} />
-        <Route path="*" element={<SignIn demo={session.data?.demo ?? false} />} />
-      </Routes>
+      <Suspense fallback={<Waiting />}>
+        <Routes>
+          <Route path="/new-household" element={<NewHousehold />} />
+          <Route path="*" element={<SignIn demo={session.data?.demo ?? false} />} />
+        </Routes>
+      </Suspense>
     );
   }
   return (

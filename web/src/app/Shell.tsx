@@ -1,12 +1,14 @@
 import { NavLink, Link, Outlet, useLocation, useMatch } from 'react-router';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { useChanges, useHousehold } from '../api/queries';
 import { useCalls } from '../features/bench/useCalls';
 import { usePendingSender } from '../features/bench/useTaps';
-import { formatFor } from './format';
-import { useServerClock } from './clock';
-import { Mishap } from './Mishap';
+import { formatFor } from '../kit/format';
+import { useServerClock } from '../kit/clock';
+import { Mishap } from '../kit/Mishap';
+import { Waiting } from '../kit/states';
 import { Worktop } from './Worktop';
+import './app.css';
 
 const VERBS = [
   { to: '/choose', word: 'Choose' },
@@ -58,7 +60,9 @@ export function Shell() {
         </div>
       )}
       <Mishap place={pathname}>
-        <Outlet context={{ showVerbs: () => setVerbsShown((shown) => !shown) }} />
+        <Suspense fallback={<Waiting />}>
+          <Outlet context={{ showVerbs: () => setVerbsShown((shown) => !shown) }} />
+        </Suspense>
       </Mishap>
       <Worktop />
     </div>

@@ -2,8 +2,9 @@ import { Link } from 'react-router';
 import type { RunLine } from '../api/client';
 import { useHousehold, useRunning, useShelf } from '../api/queries';
 import { inFront } from '../features/bench/calls';
-import { useServerClock } from './clock';
-import { countdown } from './format';
+import { useServerClock } from '../kit/clock';
+import { countdown } from '../kit/format';
+import './app.css';
 
 /** The dark strip: what is on the hob or steeping now, each with its next word. */
 export function Worktop() {

@@ -1,7 +1,7 @@
 import { useElementSize } from '@mantine/hooks';
 import { useId } from 'react';
 import type { Prediction, StepPlan } from '../api/client';
-import { duration, type Format } from '../app/format';
+import { duration, type Format } from '../kit/format';
 import { Patterns } from './Patterns';
 import { useDrag } from './useDrag';
 

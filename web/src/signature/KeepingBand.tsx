@@ -1,7 +1,7 @@
 import { useElementSize } from '@mantine/hooks';
 import { useId } from 'react';
 import type { Verdict } from '../api/client';
-import type { Format } from '../app/format';
+import type { Format } from '../kit/format';
 import { Patterns } from './Patterns';
 
 const HOUR = 3_600_000;

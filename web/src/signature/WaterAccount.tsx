@@ -1,7 +1,7 @@
 import { useElementSize } from '@mantine/hooks';
 import { useId } from 'react';
 import type { Prediction } from '../api/client';
-import { figure } from '../app/format';
+import { figure } from '../kit/format';
 import { Patterns } from './Patterns';
 import { useDrag } from './useDrag';
 

@@ -5,7 +5,7 @@ import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { keys, type Household } from '../api/client';
-import { theme } from '../app/theme';
+import { theme } from '../kit/theme';
 
 /** A request that a screen sent. */
 export interface Sent {

@@ -1570,6 +1570,7 @@ export interface components {
             keptBy: components["schemas"]["KeptBy"];
             ingredients: string[];
             uses: string[];
+            purposes: ("LEAVE_IN" | "RINSE" | "PRE_WASH" | "STYLER" | "SCALP" | "MASK" | "CONDITIONER" | "OIL")[];
             cautions: string[];
             stops: string[];
             /** Format: date-time */
@@ -3104,6 +3105,9 @@ export interface components {
             /** Format: double */
             millilitres?: number;
             amount?: string;
+            who?: string;
+            /** @enum {string} */
+            purpose?: "LEAVE_IN" | "RINSE" | "PRE_WASH" | "STYLER" | "SCALP" | "MASK" | "CONDITIONER" | "OIL";
         };
         TargetJson: {
             /** @enum {string} */

@@ -10,8 +10,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, ask, keys, type MeasureSystem } from '../../api/client';
-import { CelsiusInput } from '../../app/CelsiusInput';
-import { said, saidElse } from '../../app/fields';
+import { CelsiusInput } from '../../kit/CelsiusInput';
+import { said, saidElse } from '../../kit/fields';
 import { MEASURES, TEMPERATURES, ZONES, ownZone } from './choices';
 
 /** Makes a household: who, how it measures, and as much of the kitchen as the first brew needs. */

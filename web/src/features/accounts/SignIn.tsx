@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, keys } from '../../api/client';
-import { said, saidElse } from '../../app/fields';
+import { said, saidElse } from '../../kit/fields';
 import { BottlePicture } from '../../signature';
 import { usePending } from '../bench/useTaps';
 

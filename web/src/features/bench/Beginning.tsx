@@ -1,10 +1,11 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Run } from '../../api/client';
-import { said, saidElse } from '../../app/fields';
-import { countdown, type Format } from '../../app/format';
-import { zonedInstant } from '../../app/when';
+import { said, saidElse } from '../../kit/fields';
+import { countdown, type Format } from '../../kit/format';
+import { zonedInstant } from '../../kit/when';
 import type { useTap } from './useTaps';
+import './bench.css';
 
 interface Props {
   run: Run;

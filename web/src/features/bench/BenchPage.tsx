@@ -1,9 +1,9 @@
 import { Button } from '@mantine/core';
 import { Link, Navigate, useParams } from 'react-router';
 import { useHousehold, useRunning } from '../../api/queries';
-import { useServerClock } from '../../app/clock';
-import { formatFor } from '../../app/format';
-import { Empty, Failed, Waiting } from '../../app/states';
+import { useServerClock } from '../../kit/clock';
+import { formatFor } from '../../kit/format';
+import { Empty, Failed, Waiting } from '../../kit/states';
 import { inFront } from './calls';
 import { Lanes } from './Lanes';
 import { RunBench } from './RunBench';

@@ -1,6 +1,6 @@
 import { Button, NumberInput, Select } from '@mantine/core';
 import type { Container } from '../../api/client';
-import { said } from '../../app/fields';
+import { said } from '../../kit/fields';
 import { CONTAINERS } from './containers';
 
 export interface Fill {

@@ -1,7 +1,7 @@
 import { useElementSize } from '@mantine/hooks';
 import { useId } from 'react';
 import type { Run } from '../../api/client';
-import { duration, figure, type Format } from '../../app/format';
+import { duration, figure, type Format } from '../../kit/format';
 import { Patterns } from '../../signature';
 
 interface Props {

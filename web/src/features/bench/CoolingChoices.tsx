@@ -1,8 +1,9 @@
 import { Button } from '@mantine/core';
 import type { Run } from '../../api/client';
 import { useCooling } from '../../api/queries';
-import { duration, type Format } from '../../app/format';
+import { duration, type Format } from '../../kit/format';
 import type { useTap } from './useTaps';
+import './bench.css';
 
 interface Props {
   run: Run;

@@ -1,7 +1,8 @@
 import { Button } from '@mantine/core';
 import type { Run } from '../../api/client';
-import { duration, figure, type Format } from '../../app/format';
+import { duration, figure, type Format } from '../../kit/format';
 import type { useTap } from './useTaps';
+import './bench.css';
 
 interface Props {
   run: Run;

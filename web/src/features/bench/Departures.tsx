@@ -1,8 +1,9 @@
 import { Button, NumberInput, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import type { Run } from '../../api/client';
-import { said, saidElse } from '../../app/fields';
+import { said, saidElse } from '../../kit/fields';
 import type { useTap } from './useTaps';
+import './bench.css';
 
 type Which = 'skip' | 'extend' | 'water' | 'again';
 

@@ -2,9 +2,10 @@ import { useElementSize } from '@mantine/hooks';
 import { useId } from 'react';
 import { Link } from 'react-router';
 import type { RunLine } from '../../api/client';
-import { countdown, duration, type Format } from '../../app/format';
+import { countdown, duration, type Format } from '../../kit/format';
 import { Patterns } from '../../signature';
 import { horizon } from './calls';
+import './bench.css';
 
 interface Props {
   runs: RunLine[];

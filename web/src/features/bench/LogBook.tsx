@@ -1,9 +1,9 @@
 import { Button, NumberInput, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { ProblemError, type Run } from '../../api/client';
-import { CelsiusInput } from '../../app/CelsiusInput';
-import { said, saidElse } from '../../app/fields';
-import { figure, type Format } from '../../app/format';
+import { CelsiusInput } from '../../kit/CelsiusInput';
+import { said, saidElse } from '../../kit/fields';
+import { figure, type Format } from '../../kit/format';
 import { DeviceTaps } from './DeviceTaps';
 import { PhotoRow } from './PhotoRow';
 import { useRemoval, type useTap } from './useTaps';

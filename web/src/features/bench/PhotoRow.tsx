@@ -1,7 +1,8 @@
 import { FileButton, Button } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, ask, keys, ProblemError, type Run } from '../../api/client';
-import { tell } from '../../app/states';
+import { tell } from '../../kit/states';
+import './bench.css';
 
 const LONGEST_PX = 1600;
 

@@ -2,10 +2,10 @@ import { Button } from '@mantine/core';
 import { Link, useOutletContext } from 'react-router';
 import type { Run } from '../../api/client';
 import { useHousehold, useRun } from '../../api/queries';
-import { AgainstWarning } from '../../app/AgainstWarning';
-import { useServerClock } from '../../app/clock';
-import { formatFor, type Format } from '../../app/format';
-import { Failed, Waiting } from '../../app/states';
+import { AgainstWarning } from '../../kit/AgainstWarning';
+import { useServerClock } from '../../kit/clock';
+import { formatFor, type Format } from '../../kit/format';
+import { Failed, Waiting } from '../../kit/states';
 import { BrewLine, KeepingBand } from '../../signature';
 import { Beginning } from './Beginning';
 import { Compared } from './Compared';
@@ -17,6 +17,7 @@ import { LogBook } from './LogBook';
 import { StepNow } from './StepNow';
 import { Story } from './Story';
 import { usePending, useTap } from './useTaps';
+import './bench.css';
 
 /** One pot: what to do now, when it is ready, what to look for. */
 export function RunBench({ id }: { id: string }) {

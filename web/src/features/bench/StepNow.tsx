@@ -2,11 +2,12 @@ import { Button, NumberInput, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import type { components } from '../../api/generated/schema';
 import { ProblemError, type Run } from '../../api/client';
-import { said, saidElse } from '../../app/fields';
-import { countdown, duration, figure, type Format } from '../../app/format';
+import { said, saidElse } from '../../kit/fields';
+import { countdown, duration, figure, type Format } from '../../kit/format';
 import { PotPicture, WindowBar } from '../../signature';
 import { hasVoice, readAloud } from './hands';
 import { BottleFills, type Fill } from './BottleFills';
+import './bench.css';
 
 export type Report = Omit<components['schemas']['StepFinish'], 'version'>;
 

@@ -1,5 +1,6 @@
 import type { Run } from '../../api/client';
-import { duration, figure, type Format } from '../../app/format';
+import { duration, figure, type Format } from '../../kit/format';
+import './bench.css';
 
 /** The steps, done and to come, and what happened to the batch. */
 export function Story({ run, format }: { run: Run; format: Format }) {

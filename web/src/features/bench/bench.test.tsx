@@ -1,7 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Run } from '../../api/client';
-import { formatFor } from '../../app/format';
+import { formatFor } from '../../kit/format';
 import { HOUSEHOLD, inKitchen, Refused } from '../../test/kitchen';
 import { FILLING, inTheSteep, STEEPING } from '../../test/run';
 import { DayView } from './DayView';

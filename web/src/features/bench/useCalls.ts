@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useHousehold, useRunning, useTray } from '../../api/queries';
-import { useServerClock } from '../../app/clock';
+import { useServerClock } from '../../kit/clock';
 import { callsOf, cameDue } from './calls';
 import { notifyOf, sound, useRemembered } from './hands';
 

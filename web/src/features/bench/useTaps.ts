@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useSyncExternalStore } from 'react';
 import { api, ask, keys, ProblemError, type Run, type Session } from '../../api/client';
 import { useOnce } from '../../api/useOnce';
-import { tell } from '../../app/states';
+import { tell } from '../../kit/states';
 import { keepTap, onPending, pendingTaps, sendPending } from './pending';
 
 export interface Tap {

@@ -3,9 +3,9 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, keys, type Container, type ContainerLine } from '../../api/client';
 import { useContainers } from '../../api/queries';
-import { said, saidElse } from '../../app/fields';
-import { figure, useFormat } from '../../app/format';
-import { Failed, tell, Waiting } from '../../app/states';
+import { said, saidElse } from '../../kit/fields';
+import { figure, useFormat } from '../../kit/format';
+import { Failed, tell, Waiting } from '../../kit/states';
 import { BottlePicture } from '../../signature';
 import { CONTAINERS } from '../bench/containers';
 

@@ -3,8 +3,8 @@ import { useDebouncedValue } from '@mantine/hooks';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useFormula, usePrediction } from '../../api/queries';
-import { duration, figure, useFormat } from '../../app/format';
-import { Failed, Waiting } from '../../app/states';
+import { duration, figure, useFormat } from '../../kit/format';
+import { Failed, Waiting } from '../../kit/states';
 import { stepWords } from './words';
 
 /** A formula on one sheet of paper, for a batch of one size. */

@@ -1,4 +1,5 @@
 import { NavLink } from 'react-router';
+import './formulas.css';
 
 /** What lies under Choose. */
 export function ChooseLinks() {

@@ -15,9 +15,9 @@ import {
 } from '../../api/client';
 import { useFormula, useMethods, usePrediction } from '../../api/queries';
 import { useOnce } from '../../api/useOnce';
-import { said } from '../../app/fields';
-import { duration, useFormat } from '../../app/format';
-import { Failed, tell, Waiting } from '../../app/states';
+import { said } from '../../kit/fields';
+import { duration, useFormat } from '../../kit/format';
+import { Failed, tell, Waiting } from '../../kit/states';
 import { BrewLine } from '../../signature';
 import { ChooseLinks } from './ChooseLinks';
 import { IngredientLines } from './IngredientLines';

@@ -3,11 +3,12 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { FormulaLine, StoreLine } from '../../api/client';
 import { useFormulas, useStores } from '../../api/queries';
-import { duration } from '../../app/format';
-import { Empty, Failed, Waiting } from '../../app/states';
+import { duration } from '../../kit/format';
+import { Empty, Failed, Waiting } from '../../kit/states';
 import { BottlePicture } from '../../signature';
 import { ChooseLinks } from './ChooseLinks';
 import { answers, choices, missing, NOTHING, TIMES, type Search } from './finder';
+import './formulas.css';
 
 /** Choose: what can be brewed for this need, with what is there, in the time there is. */
 export function FormulasPage() {

@@ -9,9 +9,10 @@ import {
   type Ingredient,
 } from '../../api/client';
 import { useFormulas, useMaterials } from '../../api/queries';
-import { said } from '../../app/fields';
-import { figure } from '../../app/format';
+import { said } from '../../kit/fields';
+import { figure } from '../../kit/format';
 import { withIngredient, withoutIngredient } from './draft';
+import './formulas.css';
 
 interface Props {
   formula: Formula;

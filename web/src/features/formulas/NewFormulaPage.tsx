@@ -5,9 +5,10 @@ import { useNavigate } from 'react-router';
 import { api, ask, keys, type Method } from '../../api/client';
 import { useMethods } from '../../api/queries';
 import { useOnce } from '../../api/useOnce';
-import { said, saidElse } from '../../app/fields';
-import { Failed, Waiting } from '../../app/states';
+import { said, saidElse } from '../../kit/fields';
+import { Failed, Waiting } from '../../kit/states';
 import { ChooseLinks } from './ChooseLinks';
+import './formulas.css';
 
 /** Begins a formula: its method gives the first draft of steps. */
 export function NewFormulaPage() {

@@ -2,11 +2,12 @@ import { Button, Checkbox, MultiSelect, NumberInput, Select, TextInput } from '@
 import { useRef, useState } from 'react';
 import type { Finding, Formula, ProblemError, Step } from '../../api/client';
 import { useMaterials } from '../../api/queries';
-import { CelsiusInput } from '../../app/CelsiusInput';
-import { said } from '../../app/fields';
-import { duration } from '../../app/format';
+import { CelsiusInput } from '../../kit/CelsiusInput';
+import { said } from '../../kit/fields';
+import { duration } from '../../kit/format';
 import { moved, newStep, withStep } from './draft';
 import { CONTAINERS, STEP_KINDS, stepWords, TOOLS } from './words';
+import './formulas.css';
 
 interface Props {
   formula: Formula;

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask, keys, type Formula, type Method, type Reading } from '../../api/client';
 import { useMethods } from '../../api/queries';
-import { done, tell } from '../../app/states';
+import { done, tell } from '../../kit/states';
 import { ChooseLinks } from './ChooseLinks';
 
 const MOST_BYTES = 900_000;

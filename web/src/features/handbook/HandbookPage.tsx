@@ -3,10 +3,11 @@ import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Handbook, Material, MethodView } from '../../api/client';
 import { useHandbook, useMaterials, useMethods } from '../../api/queries';
-import { duration } from '../../app/format';
-import { Failed, Waiting } from '../../app/states';
+import { duration } from '../../kit/format';
+import { Failed, Waiting } from '../../kit/states';
 import { figureWords } from './figures';
 import { WeighSpoon } from './WeighSpoon';
+import './handbook.css';
 
 interface Entry {
   id: string;

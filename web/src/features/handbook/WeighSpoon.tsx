@@ -2,7 +2,7 @@ import { Button, NumberInput, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, keys, type Material } from '../../api/client';
-import { said } from '../../app/fields';
+import { said } from '../../kit/fields';
 
 /** A spoon of a material put on the scale once, and kept. */
 export function WeighSpoon({ material }: { material: Material }) {

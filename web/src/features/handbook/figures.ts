@@ -1,5 +1,5 @@
 import type { Figure } from '../../api/client';
-import { figure } from '../../app/format';
+import { figure } from '../../kit/format';
 
 const PROVENANCE: Record<NonNullable<Figure['provenance']>, string> = {
   PUBLISHED: 'published',

@@ -2,7 +2,7 @@ import { Button, FileButton, Progress } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { keys, send } from '../../api/client';
-import { said, saidElse } from '../../app/fields';
+import { said, saidElse } from '../../kit/fields';
 
 /** The household whole: into one file, and back into an empty household. */
 export function BackupForm() {

@@ -2,9 +2,9 @@ import { Button, NumberInput, Select } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { api, ask, keys, type Figure, type Kitchen } from '../../api/client';
-import { said, saidElse } from '../../app/fields';
-import { countdown, figure } from '../../app/format';
-import { done, tell } from '../../app/states';
+import { said, saidElse } from '../../kit/fields';
+import { countdown, figure } from '../../kit/format';
+import { done, tell } from '../../kit/states';
 
 interface Props {
   kitchen: Kitchen;

@@ -2,8 +2,8 @@ import { Button, Checkbox, NumberInput, Select, TextInput } from '@mantine/core'
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, keys, type Household, type Kitchen } from '../../api/client';
-import { CelsiusInput } from '../../app/CelsiusInput';
-import { said } from '../../app/fields';
+import { CelsiusInput } from '../../kit/CelsiusInput';
+import { said } from '../../kit/fields';
 import { TOOLS } from '../formulas/words';
 import { Outcome } from './Outcome';
 import { PastClimates } from './PastClimates';

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { saidElse } from '../../app/fields';
+import { saidElse } from '../../kit/fields';
 
 /** The button that saves a form, and what came of it. */
 export function Outcome({

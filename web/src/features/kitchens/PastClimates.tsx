@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, ask, keys } from '../../api/client';
-import { useFormat } from '../../app/format';
-import { Failed } from '../../app/states';
+import { useFormat } from '../../kit/format';
+import { Failed } from '../../kit/states';
 
 /** How warm the places were set, from when on; bottles are judged by all of it. */
 export function PastClimates() {

@@ -2,7 +2,7 @@ import { Button, FileButton, Select } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { keys, post, type TableOutcome } from '../../api/client';
-import { said, saidElse } from '../../app/fields';
+import { said, saidElse } from '../../kit/fields';
 
 const TABLES = [
   { value: 'batches', label: 'Batches' },

@@ -1,6 +1,6 @@
 import { TextInput } from '@mantine/core';
 import type { Prediction } from '../../api/client';
-import { said } from '../../app/fields';
+import { said } from '../../kit/fields';
 
 interface Props {
   prediction: Prediction;

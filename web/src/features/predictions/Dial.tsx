@@ -1,4 +1,5 @@
 import { NumberInput, Slider } from '@mantine/core';
+import './predictions.css';
 
 interface Props {
   label: string;

@@ -1,5 +1,5 @@
 import type { Prediction } from '../../api/client';
-import { figure } from '../../app/format';
+import { figure } from '../../kit/format';
 import { CONTAINERS } from '../bench/containers';
 
 /** What it will be filled into, and what is to be done for that first. */

@@ -1,5 +1,5 @@
 import type { Prediction } from '../../api/client';
-import { duration, figure, type Format } from '../../app/format';
+import { duration, figure, type Format } from '../../kit/format';
 import { Why } from './Why';
 
 interface Props {

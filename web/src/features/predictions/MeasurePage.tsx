@@ -6,9 +6,9 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, keys, ProblemError, type Prediction } from '../../api/client';
 import { useFormula, useHousehold, usePrediction, useShelf } from '../../api/queries';
 import { useOnce } from '../../api/useOnce';
-import { duration, formatFor } from '../../app/format';
-import { HangsOn } from '../../app/HangsOn';
-import { Failed, Waiting } from '../../app/states';
+import { duration, formatFor } from '../../kit/format';
+import { HangsOn } from '../../kit/HangsOn';
+import { Failed, Waiting } from '../../kit/states';
 import { BrewLine, KeepingBand, mainStep, WaterAccount } from '../../signature';
 import { Deliberate } from './Deliberate';
 import { Otherwise } from './Otherwise';
@@ -20,6 +20,7 @@ import { FillInto } from './FillInto';
 import { WeighOut } from './WeighOut';
 import { HowSure } from './HowSure';
 import { Why } from './Why';
+import './predictions.css';
 
 /** Measure: exact amounts for what is wanted in the bottle, how it goes, how long it keeps. */
 export function MeasurePage() {

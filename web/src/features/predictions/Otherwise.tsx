@@ -1,11 +1,12 @@
 import { Button, Checkbox, NumberInput, Select } from '@mantine/core';
 import { useState } from 'react';
 import type { FormulaView, Prediction } from '../../api/client';
-import { said } from '../../app/fields';
-import { duration } from '../../app/format';
+import { said } from '../../kit/fields';
+import { duration } from '../../kit/format';
 import { stepWords, TOOLS } from '../formulas/words';
 import { Dial } from './Dial';
 import { asItStands, type Draft, type Likeness } from './target';
+import './predictions.css';
 
 interface Props {
   view: FormulaView;

@@ -1,7 +1,7 @@
 import { Select } from '@mantine/core';
 import type { BottleLine, Formula } from '../../api/client';
-import { said } from '../../app/fields';
-import type { Format } from '../../app/format';
+import { said } from '../../kit/fields';
+import type { Format } from '../../kit/format';
 
 interface Props {
   formula: Formula;

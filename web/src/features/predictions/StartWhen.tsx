@@ -1,7 +1,7 @@
 import { SegmentedControl, TextInput } from '@mantine/core';
-import { said } from '../../app/fields';
-import type { Format } from '../../app/format';
-import { zonedInstant } from '../../app/when';
+import { said } from '../../kit/fields';
+import type { Format } from '../../kit/format';
+import { zonedInstant } from '../../kit/when';
 
 /** When the brew shall start, as the maker says it. */
 export interface When {

@@ -1,5 +1,5 @@
 import { NumberInput, Select } from '@mantine/core';
-import { said } from '../../app/fields';
+import { said } from '../../kit/fields';
 import { Dial } from './Dial';
 import { UNITS, type Draft } from './target';
 

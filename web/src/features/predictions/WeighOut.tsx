@@ -1,9 +1,10 @@
 import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { api, ask, keys, type Prediction } from '../../api/client';
-import { figure } from '../../app/format';
-import { done } from '../../app/states';
+import { figure } from '../../kit/format';
+import { done } from '../../kit/states';
 import { Why } from './Why';
+import './predictions.css';
 
 interface Props {
   title: string;

@@ -3,8 +3,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Prediction } from '../../api/client';
 import { useHandbook } from '../../api/queries';
-import { figure } from '../../app/format';
+import { figure } from '../../kit/format';
 import { figureWords } from '../handbook/figures';
+import './predictions.css';
 
 interface Props {
   /** Name of the result: bottled, held, steam, cloth, amount, time, strength, thickness, keeps, cost. */

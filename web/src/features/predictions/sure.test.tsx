@@ -1,9 +1,9 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Prediction } from '../../api/client';
-import { AgainstWarning } from '../../app/AgainstWarning';
-import { HangsOn } from '../../app/HangsOn';
-import { formatFor } from '../../app/format';
+import { AgainstWarning } from '../../kit/AgainstWarning';
+import { HangsOn } from '../../kit/HangsOn';
+import { formatFor } from '../../kit/format';
 import { inKitchen } from '../../test/kitchen';
 import { dangers, Deliberate } from './Deliberate';
 import { HowSure } from './HowSure';

@@ -2,33 +2,17 @@ import { Button, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import {
-  api,
-  ask,
-  keys,
-  type BottleView,
-  type Container,
-  type DiscardReason,
-} from '../../api/client';
+import { api, ask, keys, type BottleView, type DiscardReason } from '../../api/client';
 import { useBottle } from '../../api/queries';
-import { useOnce } from '../../api/useOnce';
-import { said, saidElse } from '../../app/fields';
-import { useFormat, type Format } from '../../app/format';
-import { AgainstWarning } from '../../app/AgainstWarning';
-import { HangsOn } from '../../app/HangsOn';
-import { done, Failed, tell, Waiting } from '../../app/states';
+import { useFormat, type Format } from '../../kit/format';
+import { AgainstWarning } from '../../kit/AgainstWarning';
+import { HangsOn } from '../../kit/HangsOn';
+import { done, Failed, tell, Waiting } from '../../kit/states';
 import { BottlePicture, KeepingBand } from '../../signature';
 import { Happen } from './Happen';
+import { TakeSome } from './TakeSome';
 import { DISCARD_WORDS, happened, PLACE_WORDS, tagWords } from './words';
-
-/** What is usually taken out of a container, as makers say it: one tap each. */
-const USUAL: Record<Container, string[]> = {
-  SPRAY: ['10 strokes', '20 strokes', 'a third', 'half'],
-  TRIGGER: ['5 strokes', '10 strokes', 'a third', 'half'],
-  APPLICATOR: ['1 tbsp', '2 tbsp', 'a third', 'half'],
-  JAR: ['1 tbsp', '2 tbsp', 'a third', 'half'],
-  CUBES: ['a quarter', 'half'],
-};
+import './shelf.css';
 
 /** A bottle: how long, why, what happened to it. */
 export function BottlePage() {
@@ -49,33 +33,16 @@ export function BottlePage() {
 function Bottle({ view, format }: { view: BottleView; format: Format }) {
   const { bottle, keeping } = view;
   const client = useQueryClient();
-  const [amount, setAmount] = useState('');
   const [leaving, setLeaving] = useState(bottle.freshness === 'OVER');
   const [note, setNote] = useState('');
-  const once = useOnce();
   const path = { params: { path: { id: bottle.id } } };
   const put = async (next: BottleView, words?: string) => {
-    setAmount('');
     client.setQueryData(keys.bottle(bottle.id), next);
     if (words) {
       done(words, () => undo.mutate(next.bottle.version));
     }
     await client.invalidateQueries({ queryKey: keys.all });
   };
-  const take = useMutation({
-    mutationFn: (typed: string) => {
-      const body = { version: bottle.version, amount: typed };
-      return once(body, (key) =>
-        ask(
-          api.POST('/api/bottles/{id}/take', {
-            params: { ...path.params, header: { 'Idempotency-Key': key } },
-            body,
-          }),
-        ),
-      );
-    },
-    onSuccess: (next) => put(next, 'Taken'),
-  });
   const finish = useMutation({
     mutationFn: () =>
       ask(api.POST('/api/bottles/{id}/finish', { ...path, body: { version: bottle.version } })),
@@ -147,45 +114,8 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
             </div>
           </div>
           {standing && (
-            <form
-              className="stack"
-              onSubmit={(e) => {
-                e.preventDefault();
-                take.mutate(amount);
-              }}
-            >
-              <div className="row end">
-                <TextInput
-                  label="Take some"
-                  description="40, 2 tbsp, 10 strokes, a third"
-                  value={amount}
-                  onChange={(e) => setAmount(e.currentTarget.value)}
-                  error={said(take.error, 'amount', 'millilitres')}
-                  maxLength={60}
-                  style={{ flex: 1 }}
-                />
-                <Button type="submit" disabled={amount.trim() === ''} loading={take.isPending}>
-                  Take
-                </Button>
-              </div>
-              <div className="row" role="group" aria-label="Take as usual">
-                {USUAL[bottle.container].map((words) => (
-                  <Button
-                    key={words}
-                    variant="outline"
-                    style={{ minHeight: 48 }}
-                    disabled={take.isPending}
-                    onClick={() => take.mutate(words)}
-                  >
-                    {words}
-                  </Button>
-                ))}
-              </div>
-              {saidElse(take.error, ['millilitres', 'amount']) && (
-                <p className="trouble" role="alert">
-                  {saidElse(take.error, ['millilitres', 'amount'])}
-                </p>
-              )}
+            <div className="stack">
+              <TakeSome view={view} onTaken={(next) => put(next, 'Taken')} />
               <div className="row">
                 <Button
                   variant="outline"
@@ -221,7 +151,7 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
                   />
                 </div>
               )}
-            </form>
+            </div>
           )}
           {standing && <Happen view={view} format={format} />}
           {!standing && (

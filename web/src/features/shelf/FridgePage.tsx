@@ -4,10 +4,10 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, keys, type FridgeOutcome } from '../../api/client';
 import { useFridge } from '../../api/queries';
-import { CelsiusInput } from '../../app/CelsiusInput';
-import { said, saidElse } from '../../app/fields';
-import { useFormat } from '../../app/format';
-import { done, tell } from '../../app/states';
+import { CelsiusInput } from '../../kit/CelsiusInput';
+import { said, saidElse } from '../../kit/fields';
+import { useFormat } from '../../kit/format';
+import { done, tell } from '../../kit/states';
 
 type What = 'POWER_CUT' | 'WARM' | 'LOG';
 

@@ -2,8 +2,8 @@ import { Button, Checkbox, NumberInput, Select } from '@mantine/core';
 import { useState } from 'react';
 import type { BottleEvent, BottleLine, BottleView } from '../../api/client';
 import { useShelf, useWhatIf } from '../../api/queries';
-import { said, saidElse } from '../../app/fields';
-import { duration, type Format } from '../../app/format';
+import { said, saidElse } from '../../kit/fields';
+import { duration, type Format } from '../../kit/format';
 import { useBottleChange } from './useBottleChange';
 import { PLACE_WORDS } from './words';
 

@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { Link } from 'react-router';
 import { useHistory } from '../../api/queries';
-import { useFormat } from '../../app/format';
-import { Empty, Failed, Waiting } from '../../app/states';
+import { useFormat } from '../../kit/format';
+import { Empty, Failed, Waiting } from '../../kit/states';
 import { happened } from './words';
 
 /** Everything that ever happened, the newest first. */

@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, ask, keys, type LabelFormat } from '../../api/client';
 import { useFeed, useShelf } from '../../api/queries';
-import { said, saidElse } from '../../app/fields';
-import { useFormat } from '../../app/format';
-import { Empty, tell, Waiting } from '../../app/states';
+import { said, saidElse } from '../../kit/fields';
+import { useFormat } from '../../kit/format';
+import { Empty, tell, Waiting } from '../../kit/states';
 
 const FORMATS: Record<LabelFormat, string> = {
   A4_21: '63.5 × 38.1 mm, 21 on A4',

@@ -4,9 +4,10 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, keys, type LeftoverLine } from '../../api/client';
 import { useLeftovers } from '../../api/queries';
-import { said, saidElse } from '../../app/fields';
-import { figure, useFormat } from '../../app/format';
-import { done } from '../../app/states';
+import { said, saidElse } from '../../kit/fields';
+import { figure, useFormat } from '../../kit/format';
+import { done } from '../../kit/states';
+import './shelf.css';
 
 type Outcome = 'USED' | 'DRIED' | 'COMPOSTED';
 

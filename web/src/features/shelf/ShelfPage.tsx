@@ -2,13 +2,14 @@ import { Button, SegmentedControl, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { BottleLine, RunLine } from '../../api/client';
-import { useFormat } from '../../app/format';
+import { useFormat } from '../../kit/format';
 import { useRunning, useShelf } from '../../api/queries';
-import { Empty, Failed, Waiting } from '../../app/states';
+import { Empty, Failed, Waiting } from '../../kit/states';
 import { BottlePicture } from '../../signature';
 import { found, type Which } from './finding';
 import { LeftOver, LeftOverLine } from './LeftOver';
 import { tagWords } from './words';
+import './shelf.css';
 
 const BOARDS: { place: BottleLine['place']; title: string; label: string }[] = [
   { place: 'FRIDGE', title: 'Fridge', label: 'In the fridge' },

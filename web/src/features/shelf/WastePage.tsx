@@ -2,8 +2,8 @@ import { SegmentedControl } from '@mantine/core';
 import { useId, useState } from 'react';
 import { Link } from 'react-router';
 import { useWaste } from '../../api/queries';
-import { figure } from '../../app/format';
-import { Empty, Failed, Waiting } from '../../app/states';
+import { figure } from '../../kit/format';
+import { Empty, Failed, Waiting } from '../../kit/states';
 import { Patterns } from '../../signature';
 import { DISCARD_WORDS } from './words';
 

@@ -60,6 +60,7 @@ const view = (part: Partial<BottleLine> = {}): BottleView => ({
   keptBy: { school: 'CAREFUL', cleanWorking: false, schools: ['CAREFUL', 'PRACTICE'] },
   ingredients: ['Water', 'Lemon balm leaf, dried'],
   uses: ['leave-in spray', 'rinse'],
+  purposes: ['LEAVE_IN', 'RINSE'] as const,
   cautions: ['Close your eyes when you spray.'],
   stops: ['Mould: furry, spotted, a skin'],
   happenings: [],

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, ask, keys, type BottleEvent, type BottleView } from '../../api/client';
 import { useOnce } from '../../api/useOnce';
-import { done, tell } from '../../app/states';
+import { done, tell } from '../../kit/states';
 
 /** Carries out what happened to a bottle, and offers to take it back. */
 export function useBottleChange(id: string) {

@@ -1,5 +1,5 @@
 import type { BottleLine, HistoryLine } from '../../api/client';
-import { formatFor } from '../../app/format';
+import { formatFor } from '../../kit/format';
 import { HOUSEHOLD } from '../../test/kitchen';
 import { discardWords, happened, tagWords } from './words';
 

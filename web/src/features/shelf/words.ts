@@ -1,5 +1,5 @@
 import type { BottleLine, DiscardReason, HistoryLine } from '../../api/client';
-import type { Format } from '../../app/format';
+import type { Format } from '../../kit/format';
 
 /** What the tag says; its shape and colour say the same. */
 export function tagWords(bottle: BottleLine, format: Format, today: string): string {

@@ -2,10 +2,11 @@ import { Button, NumberInput, TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, keys, type LotLine, type StoreLine } from '../../api/client';
-import { said, saidElse } from '../../app/fields';
-import { figure, useFormat } from '../../app/format';
-import { done, tell } from '../../app/states';
+import { said, saidElse } from '../../kit/fields';
+import { figure, useFormat } from '../../kit/format';
+import { done, tell } from '../../kit/states';
 import { useStoresChange } from './useStoresChange';
+import './stores.css';
 
 /** A material on hand, with its lots. */
 export function MaterialLine({ line }: { line: StoreLine }) {

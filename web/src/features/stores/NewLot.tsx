@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { api, ask } from '../../api/client';
 import { useMaterials, useStores } from '../../api/queries';
 import { useOnce } from '../../api/useOnce';
-import { said, saidElse } from '../../app/fields';
+import { said, saidElse } from '../../kit/fields';
 import { useStoresChange } from './useStoresChange';
 
 const UNITS = [

@@ -3,7 +3,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, keys } from '../../api/client';
 import { useShopping } from '../../api/queries';
-import { tell } from '../../app/states';
+import { tell } from '../../kit/states';
+import './stores.css';
 
 /** What is to be got: what somebody put on the list, and what the stores say. */
 export function Shopping() {

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { useStores } from '../../api/queries';
-import { Empty, Failed, Waiting } from '../../app/states';
+import { Empty, Failed, Waiting } from '../../kit/states';
 import { ChooseLinks } from '../formulas/ChooseLinks';
 import { MaterialLine } from './Lots';
 import { NewLot } from './NewLot';

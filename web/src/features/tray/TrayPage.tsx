@@ -4,9 +4,10 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, keys } from '../../api/client';
 import { useHousehold, useTray } from '../../api/queries';
-import { formatFor } from '../../app/format';
-import { Empty, Failed, tell, Waiting } from '../../app/states';
+import { formatFor } from '../../kit/format';
+import { Empty, Failed, tell, Waiting } from '../../kit/states';
 import { sound, useRemembered } from '../bench/hands';
+import './tray.css';
 
 const LOUD = { SOON: 'soon', NOW: 'now', LATE: 'late' } as const;
 

@@ -4,8 +4,11 @@ import dremsa.devices.Main;
 import dremsa.server.reminders.Repeated;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.function.Consumer;
 import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ApplicationEvent;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.PayloadApplicationEvent;
 
 /** The application, started once for all tests on a port of its own against a real MariaDB. */
 public final class TestServer {
@@ -57,6 +60,17 @@ public final class TestServer {
   /** Work that the scheduler would repeat, run by hand. */
   public static Runnable work(String bean) {
     return CONTEXT.getBean(bean, Repeated.class).work();
+  }
+
+  /** Hears what packages tell each other, within the change that they tell it in. */
+  public static <T> void listen(Class<T> event, Consumer<T> listener) {
+    CONTEXT.addApplicationListener(
+        (ApplicationEvent told) -> {
+          if (told instanceof PayloadApplicationEvent<?> payload
+              && event.isInstance(payload.getPayload())) {
+            listener.accept(event.cast(payload.getPayload()));
+          }
+        });
   }
 
   public static <T> T bean(Class<T> type) {

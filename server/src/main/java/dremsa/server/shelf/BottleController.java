@@ -129,6 +129,7 @@ class BottleController {
    * A bottle's page.
    *
    * @param uses what makers use it as
+   * @param purposes the same, as a use can name it
    * @param cautions when it is used
    * @param stops signs at which it is thrown away at any age
    * @param sterilisedAt when its container was, before it was filled
@@ -144,6 +145,7 @@ class BottleController {
       KeptBy keptBy,
       List<String> ingredients,
       List<String> uses,
+      List<Purpose> purposes,
       List<String> cautions,
       List<String> stops,
       @Nullable Instant sterilisedAt,
@@ -154,11 +156,15 @@ class BottleController {
    * Some taken out.
    *
    * @param amount as typed, instead of millilitres: "2 tbsp", "10 strokes", "a third"
+   * @param who used it, where it is known
+   * @param purpose what for, where it is known
    */
   record Take(
       @NotNull(message = "Say which version you saw.") Long version,
       @Nullable Double millilitres,
-      @Size(max = 60, message = "At most 60 characters.") @Nullable String amount) {}
+      @Size(max = 60, message = "At most 60 characters.") @Nullable String amount,
+      @Size(max = 80, message = "At most 80 characters.") @Nullable String who,
+      @Nullable Purpose purpose) {}
 
   /** Which version was seen. */
   record SeenBottle(@NotNull(message = "Say which version you saw.") Long version) {}
@@ -204,6 +210,7 @@ class BottleController {
         new KeptBy(bottle.school(), bottle.cleanWorking(), List.of(School.values())),
         batch.brew().materials().stream().map(material -> material.name()).toList(),
         formula.purposes().stream().sorted().map(Purpose::words).toList(),
+        formula.purposes().stream().sorted().toList(),
         Cautions.at(batch.brew(), formula.steps().size() - 1).stream().map(Caution::words).toList(),
         HardStop.of(formula),
         bottle.sterilisedAt(),
@@ -229,7 +236,9 @@ class BottleController {
         Boolean.class,
         () -> {
           double ml = form.amount() == null ? given(form) : read(member, id, form.amount());
-          shelf.take(member.household(), id, form.version(), ml, now(member));
+          String who = form.who() == null || form.who().isBlank() ? null : form.who().strip();
+          Uses.Told told = new Uses.Told(who, form.purpose());
+          shelf.take(member.household(), id, form.version(), ml, told, now(member));
           return true;
         });
     return get(member, id);

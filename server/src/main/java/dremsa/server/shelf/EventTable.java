@@ -54,6 +54,7 @@ class EventTable implements TableIn {
   private final BottleEventRepository events;
   private final FridgeEventRepository fridge;
   private final Judging judging;
+  private final Uses uses;
   private final Stored stored;
   private final Runs runs;
   private final History history;
@@ -64,6 +65,7 @@ class EventTable implements TableIn {
       BottleEventRepository events,
       FridgeEventRepository fridge,
       Judging judging,
+      Uses uses,
       Stored stored,
       Runs runs,
       History history,
@@ -72,6 +74,7 @@ class EventTable implements TableIn {
     this.events = events;
     this.fridge = fridge;
     this.judging = judging;
+    this.uses = uses;
     this.stored = stored;
     this.runs = runs;
     this.history = history;
@@ -198,6 +201,10 @@ class EventTable implements TableIn {
           new Happening(household, batch, bottleId, change, at, kind, ml, detail),
           row.yes("undone"));
       if (bottle != null) {
+        boolean used = kind == Happening.Kind.TAKEN || kind == Happening.Kind.FINISHED;
+        if (used && ml != null && !detail.startsWith(Shelf.POURED_INTO)) {
+          uses.usedThen(bottle, ml, at, row.yes("undone"));
+        }
         BottleEvent.Kind counts = counts(kind);
         if (counts != null) {
           keep(row, bottle, at, counts);

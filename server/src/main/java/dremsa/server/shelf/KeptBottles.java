@@ -1,5 +1,6 @@
 package dremsa.server.shelf;
 
+import dremsa.core.formula.Purpose;
 import dremsa.core.keep.School;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
@@ -39,7 +40,7 @@ class KeptBottles implements KeptTables {
 
   @Override
   public List<KeptTable> tables() {
-    return List.of(bottle(), bottleEvent(), fridgeEvent());
+    return List.of(bottle(), bottleEvent(), bottleUse(), fridgeEvent());
   }
 
   private static KeptTable bottle() {
@@ -117,6 +118,17 @@ class KeptBottles implements KeptTables {
     if (!stored.saysPouredIn(text)) {
       throw new IllegalArgumentException("it does not say what was poured in");
     }
+  }
+
+  private static KeptTable bottleUse() {
+    return KeptTable.counted(
+        "bottle_use",
+        Column.reference("bottle_id", "bottle"),
+        Column.moment("used_at"),
+        Column.number("millilitres", 0, MOST_ML),
+        Column.text("who", 80).orNull(),
+        Column.word("purpose", Purpose.class).orNull(),
+        Column.yesNo("undone"));
   }
 
   private KeptTable fridgeEvent() {

@@ -31,8 +31,12 @@ public class Shelf {
   /** What a bottle may be short of its own label by eye, mL. */
   private static final double EYE = 0.5;
 
+  /** How the record tells of what went into a brew and not onto a head. */
+  static final String POURED_INTO = "poured into ";
+
   private final BottleRepository repository;
   private final Judging judging;
+  private final Uses uses;
   private final Households households;
   private final History history;
   private final Containers containers;
@@ -41,6 +45,7 @@ public class Shelf {
   Shelf(
       BottleRepository repository,
       Judging judging,
+      Uses uses,
       Households households,
       History history,
       Containers containers,
@@ -48,6 +53,7 @@ public class Shelf {
     this.kitchens = kitchens;
     this.repository = repository;
     this.judging = judging;
+    this.uses = uses;
     this.households = households;
     this.history = history;
     this.containers = containers;
@@ -136,7 +142,7 @@ public class Shelf {
     }
     double taken = Math.min(event.millilitres(), bottle.leftMl());
     bottle.take(taken);
-    note(bottle, event.at(), Happening.Kind.TAKEN, taken, "poured into " + event.code());
+    note(bottle, event.at(), Happening.Kind.TAKEN, taken, POURED_INTO + event.code());
     if (bottle.leftMl() < EYE) {
       bottle.end(Bottle.Status.FINISHED, null, event.at());
     }
@@ -182,9 +188,15 @@ public class Shelf {
     return bottle;
   }
 
-  /** Takes some out for use; a bottle taken empty is finished. */
+  /** Takes some out for use, for nobody in particular. */
   @Transactional
   public void take(UUID household, UUID id, long version, double millilitres, Instant at) {
+    take(household, id, version, millilitres, Uses.Told.NOTHING, at);
+  }
+
+  /** Takes some out for use; a bottle taken empty is finished. */
+  @Transactional
+  void take(UUID household, UUID id, long version, double millilitres, Uses.Told told, Instant at) {
     Bottle bottle = standing(household, id, version);
     if (!(millilitres > 0 && millilitres <= bottle.leftMl() + EYE)) {
       throw Problem.invalid(
@@ -196,8 +208,9 @@ public class Shelf {
               bottle.leftMl()));
     }
     double taken = Math.min(millilitres, bottle.leftMl());
+    uses.used(bottle, taken, told, at);
     bottle.take(taken);
-    note(bottle, at, Happening.Kind.TAKEN, taken, "");
+    note(bottle, at, Happening.Kind.TAKEN, taken, told.words());
     if (bottle.leftMl() < EYE) {
       bottle.end(Bottle.Status.FINISHED, null, at);
     }
@@ -208,6 +221,7 @@ public class Shelf {
   @Transactional
   public void finish(UUID household, UUID id, long version, Instant at) {
     Bottle bottle = standing(household, id, version);
+    uses.used(bottle, bottle.leftMl(), Uses.Told.NOTHING, at);
     note(bottle, at, Happening.Kind.FINISHED, bottle.leftMl(), "");
     bottle.end(Bottle.Status.FINISHED, null, at);
     bottle.take(bottle.leftMl());
@@ -245,6 +259,7 @@ public class Shelf {
     }
     last.undo();
     if (last.kind() != Happening.Kind.DISCARDED) {
+      uses.takeBack(bottle, last.millilitres(), last.happenedAt(), at);
       bottle.putBack(last.millilitres());
     }
     bottle.standAgain();

@@ -1,0 +1,86 @@
+package dremsa.server.shelf;
+
+import dremsa.core.formula.Purpose;
+import java.time.Instant;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Component;
+
+/** Keeps what was used of the bottles, and tells those who reckon with it. */
+@Component
+class Uses {
+  private final BottleUseRepository repository;
+  private final Judging judging;
+  private final ApplicationEventPublisher events;
+
+  Uses(BottleUseRepository repository, Judging judging, ApplicationEventPublisher events) {
+    this.repository = repository;
+    this.judging = judging;
+    this.events = events;
+  }
+
+  /**
+   * What is said of a use beside how much it was.
+   *
+   * @param who used it; null where nobody said
+   * @param purpose what for; null where nobody said
+   */
+  record Told(@Nullable String who, @Nullable Purpose purpose) {
+    static final Told NOTHING = new Told(null, null);
+
+    /** For the record: {@code "Ada, rinse"}; empty where nothing is said. */
+    String words() {
+      return Stream.of(who, purpose == null ? null : purpose.words())
+          .filter(Objects::nonNull)
+          .collect(Collectors.joining(", "));
+    }
+  }
+
+  /** It was used now; nothing of nothing is no use. */
+  void used(Bottle bottle, double millilitres, Told told, Instant at) {
+    if (millilitres <= 0) {
+      return;
+    }
+    BottleUse use =
+        repository.save(new BottleUse(bottle, at, millilitres, told.who(), told.purpose()));
+    events.publishEvent(
+        new Used(
+            bottle.householdId(),
+            use.id(),
+            bottle.id(),
+            judging.poured(bottle, millilitres, at).contents(),
+            millilitres,
+            at,
+            Optional.ofNullable(told.who()),
+            Optional.ofNullable(told.purpose())));
+  }
+
+  /** A table of old days says so: it is kept, and nobody is told. */
+  void usedThen(Bottle bottle, double millilitres, Instant at, boolean undone) {
+    if (millilitres <= 0) {
+      return;
+    }
+    BottleUse use = new BottleUse(bottle, at, millilitres, null, null);
+    if (undone) {
+      use.undo();
+    }
+    repository.save(use);
+  }
+
+  /** The last use of a bottle is taken back, if it was this one; what was no use stays as it is. */
+  void takeBack(Bottle bottle, double millilitres, Instant usedAt, Instant now) {
+    repository
+        .findFirstByBottleIdAndUndoneFalseOrderByIdDesc(bottle.id())
+        .filter(use -> use.usedAt().equals(usedAt) && use.millilitres() == millilitres)
+        .ifPresent(
+            use -> {
+              use.undo();
+              events.publishEvent(
+                  new UseTakenBack(bottle.householdId(), use.id(), bottle.id(), now));
+            });
+  }
+}

@@ -1,0 +1,49 @@
+import { lazy, type ComponentType } from 'react';
+
+type Loader = () => Promise<{ default: ComponentType }>;
+
+const loaders: Loader[] = [];
+
+/** A screen that comes when it is first gone to, or beforehand by {@link loadAll}. */
+function page<K extends string>(load: () => Promise<Record<K, ComponentType>>, name: K) {
+  const loader = async () => ({ default: (await load())[name] });
+  loaders.push(loader);
+  return lazy(loader);
+}
+
+export const BenchPage = page(() => import('../features/bench/BenchPage'), 'BenchPage');
+export const BottlePage = page(() => import('../features/shelf/BottlePage'), 'BottlePage');
+export const CardPage = page(() => import('../features/formulas/CardPage'), 'CardPage');
+export const EditorPage = page(() => import('../features/formulas/EditorPage'), 'EditorPage');
+export const FormulaPage = page(() => import('../features/formulas/FormulaPage'), 'FormulaPage');
+export const FormulasPage = page(() => import('../features/formulas/FormulasPage'), 'FormulasPage');
+export const FridgePage = page(() => import('../features/shelf/FridgePage'), 'FridgePage');
+export const HandbookPage = page(() => import('../features/handbook/HandbookPage'), 'HandbookPage');
+export const HistoryPage = page(() => import('../features/shelf/HistoryPage'), 'HistoryPage');
+export const KitchenPage = page(() => import('../features/kitchens/KitchenPage'), 'KitchenPage');
+export const LabelsPage = page(() => import('../features/shelf/LabelsPage'), 'LabelsPage');
+export const MeasurePage = page(() => import('../features/predictions/MeasurePage'), 'MeasurePage');
+export const NewFormulaPage = page(
+  () => import('../features/formulas/NewFormulaPage'),
+  'NewFormulaPage',
+);
+export const NewHousehold = page(() => import('../features/accounts/NewHousehold'), 'NewHousehold');
+export const ShelfPage = page(() => import('../features/shelf/ShelfPage'), 'ShelfPage');
+export const StoresPage = page(() => import('../features/stores/StoresPage'), 'StoresPage');
+export const TakeInPage = page(() => import('../features/formulas/TakeInPage'), 'TakeInPage');
+export const TrayPage = page(() => import('../features/tray/TrayPage'), 'TrayPage');
+export const WastePage = page(() => import('../features/shelf/WastePage'), 'WastePage');
+
+/**
+ * Loads every screen while nothing else is to do: a line lost at the hob must not keep anybody from
+ * another one. One that does not come now comes when it is gone to.
+ */
+export async function loadAll() {
+  for (const load of loaders) {
+    try {
+      await load();
+    } catch {
+      return;
+    }
+  }
+}
