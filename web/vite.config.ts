@@ -16,5 +16,7 @@ export default defineConfig({
     globals: true,
     setupFiles: ['src/test/setup.ts'],
     testTimeout: 40_000,
+    // A test holds the classes that screens name against the style sheets.
+    css: true,
   },
 });

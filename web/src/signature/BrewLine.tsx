@@ -116,7 +116,7 @@ export function BrewLine({
     ? `${duration(chosen)}, ${format.celsius(main.endC)}, strength ${Math.round(prediction.strengthPercent.value)} %`
     : '';
   return (
-    <figure ref={ref} style={{ margin: 0 }}>
+    <figure className="flush" ref={ref}>
       <svg width="100%" viewBox={`0 0 ${w} 236`} role="group" aria-label="The brew line">
         <title>{`The brew takes ${duration(prediction.totalMinutes)}. ${main ? `${main.headline}: ${strainLabel}.` : ''}`}</title>
         <Patterns id={id} />

@@ -43,7 +43,7 @@ export function KeepingBand({ keeping, bottledAt, format, now }: Props) {
   const y = 4;
   const h = 34;
   return (
-    <figure ref={ref} style={{ margin: 0 }}>
+    <figure className="flush" ref={ref}>
       <svg width="100%" viewBox={`0 0 ${w} 74`} role="group" aria-label="The keeping band">
         <title>{`Last day ${format.dayLong(keeping.lastDay)}.`}</title>
         <Patterns id={id} />

@@ -91,7 +91,7 @@ export function WaterAccount({ water, bottledMl, wantedMl, heldBy, onWanted }: P
   );
   const said = parts.map((p) => `${p.text} ${p.label}`).join(', ');
   return (
-    <figure ref={ref} style={{ margin: 0 }}>
+    <figure className="flush" ref={ref}>
       <svg width="100%" viewBox={`0 0 ${w} ${height}`} role="group" aria-label="The water account">
         <title>{`${figure(water.in)} g goes in: ${said}`}</title>
         <Patterns id={id} />

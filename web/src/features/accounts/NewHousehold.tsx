@@ -66,7 +66,7 @@ export function NewHousehold() {
     'kitchen.largestJarMl',
   ];
   return (
-    <main className="page" id="main" style={{ maxWidth: 760 }}>
+    <main className="page narrow" id="main">
       <form
         className="stack wide"
         onSubmit={(e) => {

@@ -6,6 +6,7 @@ import { api, ask, keys } from '../../api/client';
 import { said, saidElse } from '../../kit/fields';
 import { BottlePicture } from '../../signature';
 import { usePending } from '../bench/useTaps';
+import './accounts.css';
 
 /** The door. */
 export function SignIn({ demo }: { demo: boolean }) {
@@ -27,8 +28,8 @@ export function SignIn({ demo }: { demo: boolean }) {
   });
   const error = signIn.error ?? look.error;
   return (
-    <main className="page" id="main" style={{ maxWidth: 880 }}>
-      <div className="two" style={{ paddingTop: '6vh' }}>
+    <main className="page reading" id="main">
+      <div className="two door">
         <form
           className="stack"
           onSubmit={(e) => {
@@ -36,7 +37,7 @@ export function SignIn({ demo }: { demo: boolean }) {
             signIn.mutate();
           }}
         >
-          <h1 style={{ fontSize: '2.8rem' }}>Dremsa</h1>
+          <h1>Dremsa</h1>
           <p className="soft">
             The workbench of a person who brews hair care at home: measured, timed, and thrown away
             on the right day.
@@ -84,7 +85,7 @@ export function SignIn({ demo }: { demo: boolean }) {
             </div>
           )}
         </form>
-        <div aria-hidden="true" style={{ display: 'flex', alignItems: 'flex-end' }}>
+        <div aria-hidden="true" className="row end">
           <BottlePicture container="SPRAY" fill={0.8} tint="A7A24F" sizeMl={500} scale={1.5} />
           <BottlePicture container="JAR" fill={0.5} tint="CDB25A" sizeMl={250} scale={1.5} />
           <BottlePicture container="APPLICATOR" fill={0.9} tint="66793B" sizeMl={250} scale={1.5} />

@@ -24,7 +24,7 @@ export function Beginning({ run, now, format, tap }: Props) {
       <p className="timer" role="timer">
         {countdown(away)}
       </p>
-      <p style={{ textAlign: 'center' }}>
+      <p className="centred">
         {away > 0 ? 'until' : 'since'} {format.moment(run.startedAt)}; ready about{' '}
         {format.moment(run.line.readyAt ?? run.prediction.bottledAt)}
       </p>

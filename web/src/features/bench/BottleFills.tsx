@@ -26,11 +26,11 @@ export function BottleFills({
       {fills.map((fill, i) => (
         <div className="row end" key={i}>
           <Select
+            className="field-s"
             label={`Container ${i + 1}`}
             data={CONTAINERS}
             value={fill.container}
             onChange={(c) => set(i, { container: c as Container })}
-            style={{ flex: '1 1 150px' }}
           />
           <NumberInput
             label="holds, mL"

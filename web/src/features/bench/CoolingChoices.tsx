@@ -49,7 +49,7 @@ export function CoolingChoices({ run, now, format, tap }: Props) {
       </ul>
       {view && (
         <>
-          <p className="soft small" style={{ marginTop: 10 }}>
+          <p className="soft small above">
             {cools
               ? `Other ways from now on, down to ${format.celsius(view.toC)}:`
               : `Ways to cool when it comes to it, down to ${format.celsius(view.toC)}:`}
@@ -73,8 +73,8 @@ export function CoolingChoices({ run, now, format, tap }: Props) {
                 </span>
                 {!w.planned && cools && (
                   <Button
+                    className="touch"
                     variant="outline"
-                    style={{ height: 48 }}
                     onClick={() =>
                       tap.mutate({
                         path: `/steps/${run.step}/cooling`,

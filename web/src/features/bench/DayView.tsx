@@ -103,7 +103,7 @@ export function DayView({ run, standing, format, tap }: Props) {
       <div className="row">
         {shakes && (
           <Button
-            style={{ height: 48 }}
+            className="touch"
             variant={today?.shaken ? 'outline' : 'filled'}
             onClick={() => enter('SHAKEN', 'Shaken')}
             loading={tap.isPending}

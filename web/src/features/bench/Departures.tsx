@@ -42,7 +42,7 @@ export function Departures({ run, tap }: { run: Run; tap: ReturnType<typeof useT
   return (
     <details className="departures">
       <summary>Otherwise than planned</summary>
-      <div className="row" style={{ margin: '8px 0' }}>
+      <div className="row around">
         {run.window && choice('extend', 'More time')}
         {choice('water', 'Add water')}
         {run.again && choice('again', 'Once more')}
@@ -100,7 +100,7 @@ export function Departures({ run, tap }: { run: Run; tap: ReturnType<typeof useT
               {saidElse(tap.error, ['minutes', 'millilitres', 'reason'])}
             </p>
           )}
-          <Button type="submit" loading={tap.isPending} style={{ height: 48 }}>
+          <Button className="touch" type="submit" loading={tap.isPending}>
             {open === 'skip' ? 'Leave this step out' : 'Do it'}
           </Button>
         </form>

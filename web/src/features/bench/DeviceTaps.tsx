@@ -23,9 +23,9 @@ export function DeviceTaps({ run, tap }: { run: Run; tap: ReturnType<typeof useT
       <div className="row">
         {usable.map((d) => (
           <Button
+            className="touch"
             key={d.id}
             variant="outline"
-            style={{ height: 48 }}
             onClick={() =>
               tap.mutate({ path: '/device-reading', body: { device: d.id }, words: d.name })
             }
@@ -37,7 +37,7 @@ export function DeviceTaps({ run, tap }: { run: Run; tap: ReturnType<typeof useT
         ))}
         {asked && last && (
           <Button
-            style={{ height: 48 }}
+            className="touch"
             onClick={() => tap.mutate({ ...last, body: { ...last.body, sure: true } })}
           >
             It is right
@@ -45,8 +45,8 @@ export function DeviceTaps({ run, tap }: { run: Run; tap: ReturnType<typeof useT
         )}
         {following ? (
           <Button
+            className="touch"
             variant="subtle"
-            style={{ height: 48 }}
             onClick={() => remove.mutate('/following')}
             loading={remove.isPending}
           >
@@ -57,9 +57,9 @@ export function DeviceTaps({ run, tap }: { run: Run; tap: ReturnType<typeof useT
             .filter((d) => d.kind === 'THERMOMETER')
             .map((d) => (
               <Button
+                className="touch"
                 key={`follow-${d.id}`}
                 variant="subtle"
-                style={{ height: 48 }}
                 onClick={() =>
                   tap.mutate({
                     path: '/following',

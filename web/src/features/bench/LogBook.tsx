@@ -90,30 +90,30 @@ export function LogBook({
         }}
       >
         <Select
+          className="field-s"
           label="What"
           data={Object.entries(KINDS).map(([value, k]) => ({ value, label: k.words }))}
           value={kind}
           onChange={(k) => setKind((k as Kind) ?? 'NOTE')}
-          style={{ flex: '1 1 160px' }}
         />
         {kind === 'INGREDIENT' && (
           <Select
+            className="field-s"
             label="Of"
             data={run.prediction.amounts.map((a) => ({ value: a.ingredient, label: a.name }))}
             value={subject}
             onChange={setSubject}
             error={said(tap.error, 'subject')}
-            style={{ flex: '1 1 140px' }}
           />
         )}
         {worded ? (
           <TextInput
+            className="field"
             label="Words"
             value={words}
             onChange={(e) => setWords(e.currentTarget.value)}
             maxLength={400}
             error={said(tap.error, 'words')}
-            style={{ flex: '2 1 180px' }}
           />
         ) : (
           kind !== 'SHAKEN' &&
@@ -135,11 +135,11 @@ export function LogBook({
             />
           ))
         )}
-        <Button type="submit" loading={tap.isPending} style={{ height: 48 }}>
+        <Button className="touch" type="submit" loading={tap.isPending}>
           Enter
         </Button>
         {asked && said(tap.error, 'amount') && (
-          <Button variant="outline" onClick={() => enter(true)} style={{ height: 48 }}>
+          <Button className="touch" variant="outline" onClick={() => enter(true)}>
             It is right
           </Button>
         )}
@@ -163,7 +163,7 @@ export function LogBook({
           .reverse()
           .slice(0, 12)
           .map((e) => (
-            <li key={e.id} className="row" style={{ justifyContent: 'space-between' }}>
+            <li key={e.id} className="row apart">
               <span>
                 {format.clock(e.at)} {entryWords(e, run, format.celsius)}
                 {e.source !== 'typed' && <span className="soft"> · {e.source}</span>}

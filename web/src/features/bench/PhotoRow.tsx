@@ -73,7 +73,7 @@ export function PhotoRow({ run, onRemove }: { run: Run; onRemove: (id: string) =
         ))}
         <FileButton accept="image/jpeg,image/png" onChange={(file) => file && add.mutate(file)}>
           {(props) => (
-            <Button {...props} variant="outline" loading={add.isPending} style={{ height: 48 }}>
+            <Button className="touch" {...props} variant="outline" loading={add.isPending}>
               Add a photo
             </Button>
           )}

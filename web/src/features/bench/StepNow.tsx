@@ -127,7 +127,7 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
         </>
       )}
       {run.window && vessel && (
-        <div style={{ maxWidth: 240, margin: '0 auto', width: '100%' }}>
+        <div className="pot-now">
           <PotPicture
             kind={vessel.kind}
             fill={plan.millilitres / vessel.capacityMl}
@@ -191,9 +191,9 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
           <div className="row">
             {agoChoices(run, now).map((c) => (
               <Button
+                className="touch"
                 key={c.minutes}
                 variant={ago === c.minutes ? 'filled' : 'outline'}
-                style={{ height: 48 }}
                 onClick={() => setAgo(c.minutes)}
               >
                 {c.words}
@@ -307,7 +307,7 @@ function Timed({ run, now, format }: { run: Run; now: number; format: Format }) 
       >
         {time}
       </p>
-      <p style={{ textAlign: 'center' }}>{words}</p>
+      <p className="centred">{words}</p>
       <WindowBar startedAt={Date.parse(w.startedAt)} rightFrom={right} lateFrom={late} now={now} />
       {wrong && <p className="soft small">{wrong}</p>}
     </div>

@@ -66,7 +66,7 @@ function Owned({ line }: { line: ContainerLine }) {
   const words = CONTAINERS.find((c) => c.value === line.kind)!.label;
   const save = () => Number(owned) !== line.owned && change.mutate({ ...line, owned: +owned });
   return (
-    <li className="row end owned">
+    <li className="row end">
       <BottlePicture
         container={line.kind}
         fill={0}
@@ -74,7 +74,7 @@ function Owned({ line }: { line: ContainerLine }) {
         sizeMl={line.sizeMl}
         scale={0.42}
       />
-      <div style={{ flex: '1 1 190px' }}>
+      <div className="field">
         <b>
           {words}, {figure(line.sizeMl)} mL
         </b>

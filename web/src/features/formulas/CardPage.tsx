@@ -31,7 +31,7 @@ export function CardPage() {
   const { formula: f, method } = formula.data;
   const p = prediction.data;
   return (
-    <main className="page card" id="main">
+    <main className="page" id="main">
       <div className="row end no-print">
         <NumberInput
           label="In the bottle, mL"

@@ -92,29 +92,29 @@ function Editor({ id, view }: { id: string; view: FormulaView }) {
           kept.
         </p>
       )}
-      <div className="two" style={{ marginTop: 10 }}>
+      <div className="two above">
         <div className="stack">
           <div className="row end">
             <TextInput
+              className="field"
               label="Name"
               value={formula.name}
               onChange={(e) => edit({ ...formula, name: e.currentTarget.value }, 'name')}
               error={said(refused, 'formula.name')}
-              style={{ flex: '1 1 240px' }}
             />
             <Select
+              className="field"
               label="Method"
               data={methods.data?.map((m) => ({ value: m.method, label: m.name })) ?? []}
               value={formula.method}
               onChange={(m) => edit({ ...formula, method: m as Method }, '')}
-              style={{ flex: '1 1 200px' }}
             />
             <MultiSelect
+              className="field"
               label="Used as"
               data={PURPOSES}
               value={formula.purposes ?? []}
               onChange={(p) => edit({ ...formula, purposes: p as Purpose[] }, '')}
-              style={{ flex: '1 1 240px' }}
             />
           </div>
           <section aria-labelledby="line">
@@ -122,7 +122,7 @@ function Editor({ id, view }: { id: string; view: FormulaView }) {
               How it goes{prediction.data ? `: ${duration(prediction.data.totalMinutes)}` : ''}
             </h2>
             {prediction.data && (
-              <div style={{ opacity: prediction.error ? 0.4 : 1 }}>
+              <div className={prediction.error ? 'stale' : ''}>
                 <BrewLine
                   prediction={prediction.data}
                   format={format}

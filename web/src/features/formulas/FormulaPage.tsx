@@ -42,9 +42,9 @@ function View({ id, view }: { id: string; view: FormulaView }) {
         {view.copiedFrom && ` · began as ${view.copiedFrom}`}
       </p>
       <h1>{view.formula.name}</h1>
-      <p style={{ maxWidth: 640 }}>{view.formula.about}</p>
+      <p className="narrow">{view.formula.about}</p>
       <Actions id={id} view={view} />
-      <div className="two" style={{ marginTop: 14 }}>
+      <div className="two above-l">
         <div className="stack">
           <section aria-labelledby="goes">
             <h2 id="goes">How it goes{p ? `: about ${duration(p.totalMinutes)}` : ''}</h2>
@@ -67,7 +67,7 @@ function View({ id, view }: { id: string; view: FormulaView }) {
             <section aria-labelledby="schools">
               <h2 id="schools">Where makers disagree</h2>
               {view.schools.map((s) => (
-                <div key={s.id} className="stack" style={{ marginTop: 8 }}>
+                <div key={s.id} className="stack above">
                   <h3>
                     <Link to={`/learn?find=${encodeURIComponent(s.question)}`}>{s.question}</Link>
                   </h3>
@@ -87,7 +87,7 @@ function View({ id, view }: { id: string; view: FormulaView }) {
         <aside className="stack">
           <section className="sheet" aria-labelledby="inside">
             <h2 id="inside">What is in it</h2>
-            <ul className="lines" style={{ marginTop: 6 }}>
+            <ul className="lines above-s">
               {view.formula.ingredients.map((line, i) => (
                 <li key={line.key} className="figure-line">
                   <span className="strong">{view.ingredients[i]?.name}</span>
@@ -99,7 +99,7 @@ function View({ id, view }: { id: string; view: FormulaView }) {
               ))}
             </ul>
             {p && p.findings.length > 0 && (
-              <div className="stack" style={{ marginTop: 8 }}>
+              <div className="stack above">
                 {p.findings.map((f) => (
                   <p key={f.code + f.place} className="caution">
                     <b>{f.what}</b> {f.cure}
@@ -159,7 +159,7 @@ function Actions({ id, view }: { id: string; view: FormulaView }) {
     onError: tell,
   });
   return (
-    <div className="row" style={{ marginTop: 10 }}>
+    <div className="row above">
       <Button component={Link} to={`/choose/${id}/measure`}>
         Measure
       </Button>
@@ -239,7 +239,7 @@ function Variants({ id, view }: { id: string; view: FormulaView }) {
   return (
     <section aria-labelledby="variants">
       <h2 id="variants">Variants</h2>
-      <ul className="lines" style={{ marginTop: 6 }}>
+      <ul className="lines above-s">
         {view.variants.map((v) => (
           <li key={v.id}>
             <Link to={`/choose/${id}/measure?variant=${v.id}`}>{v.name}</Link>

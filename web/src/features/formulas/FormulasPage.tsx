@@ -25,18 +25,18 @@ export function FormulasPage() {
       <ChooseLinks />
       <h1>What shall it be?</h1>
       {formulas.isError && <Failed error={formulas.error} again={() => formulas.refetch()} />}
-      <search className="row end" style={{ marginTop: 12 }}>
+      <search className="row end above">
         <TextInput
+          className="field-s"
           label="Find"
           type="search"
           placeholder="rosemary, gel, …"
-          style={{ flex: '1 1 170px' }}
           value={search.words}
           onChange={(e) => set({ words: e.currentTarget.value })}
         />
         <Select
+          className="field-s"
           label="For"
-          style={{ flex: '1 1 170px' }}
           value={search.need}
           onChange={(need) => set({ need: need! })}
           data={choices(
@@ -48,8 +48,8 @@ export function FormulasPage() {
           )}
         />
         <Select
+          className="field-s"
           label="Used as"
-          style={{ flex: '1 1 150px' }}
           value={search.purpose}
           onChange={(purpose) => set({ purpose: purpose! })}
           data={choices(
@@ -61,8 +61,8 @@ export function FormulasPage() {
           )}
         />
         <Select
+          className="field-s"
           label="Method"
-          style={{ flex: '1 1 170px' }}
           value={search.method}
           onChange={(method) => set({ method: method! })}
           data={choices(
@@ -74,21 +74,21 @@ export function FormulasPage() {
           )}
         />
         <Select
+          className="field-s"
           label="Ready within"
-          style={{ flex: '1 1 150px' }}
           value={search.within}
           onChange={(within) => set({ within: within! })}
           data={TIMES}
         />
         <Checkbox
+          className="below"
           size="md"
           label="With what is in the stores"
           checked={search.atHand}
           onChange={(e) => set({ atHand: e.currentTarget.checked })}
-          style={{ paddingBottom: 10 }}
         />
       </search>
-      <p className="soft small" role="status" style={{ marginTop: 8 }}>
+      <p className="soft small above" role="status">
         {found.length === all.length
           ? `${all.length} formulas`
           : `${found.length} of ${all.length} formulas`}
@@ -106,7 +106,7 @@ export function FormulasPage() {
           </div>
         </Empty>
       )}
-      <ul className="lines" style={{ marginTop: 6 }}>
+      <ul className="lines above-s">
         {found.map((f) => (
           <li key={f.id}>
             <Line formula={f} search={search} lots={lots} />

@@ -56,7 +56,7 @@ export function IngredientLines({ formula, edit, findings, error }: Props) {
   return (
     <section className="sheet" aria-labelledby="ingredients">
       <h2 id="ingredients">What goes in</h2>
-      <ul className="lines" style={{ marginTop: 6 }}>
+      <ul className="lines above-s">
         {formula.ingredients.map((line, i) => (
           <li key={line.key} className="stack tight">
             <Select

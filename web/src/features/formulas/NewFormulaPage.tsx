@@ -31,20 +31,20 @@ export function NewFormulaPage() {
   });
   if (methods.isPending) return <Waiting />;
   return (
-    <main className="page" id="main" style={{ maxWidth: 900 }}>
+    <main className="page reading" id="main">
       <ChooseLinks />
       <h1>Begin a formula</h1>
       <p className="soft">
         Name it, and pick the method. Its steps are laid out as a first draft; change anything.
       </p>
       <TextInput
+        className="short around"
         label="Name"
         placeholder="Saturday rinse"
         value={name}
         maxLength={400}
         onChange={(e) => setName(e.currentTarget.value)}
         error={said(begin.error, 'name')}
-        style={{ maxWidth: 420, margin: '10px 0' }}
       />
       {saidElse(begin.error, ['name']) && (
         <p className="trouble" role="alert">

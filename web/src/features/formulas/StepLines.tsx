@@ -138,11 +138,11 @@ export function StepLines({ formula, open, onOpen, edit, findings, error }: Prop
       </ol>
       {said(error, 'formula.steps') && <p className="trouble">{said(error, 'formula.steps')}</p>}
       <Select
+        className="slim"
         label="One more step"
         placeholder="what comes next"
         data={STEP_KINDS}
         value={null}
-        style={{ maxWidth: 260 }}
         onChange={(kind) => {
           if (!kind) return;
           const last = formula.steps.length - 1;
@@ -261,12 +261,12 @@ function StepForm({
       <div className="row end">
         {takes && (
           <MultiSelect
+            className="field"
             label="Of"
             data={formula.ingredients.map((i) => ({ value: i.key, label: names[i.key] ?? i.key }))}
             value={step.ingredients ?? []}
             onChange={(ingredients) => set({ ingredients })}
             error={said(error, `${at}.ingredients`)}
-            style={{ flex: '1 1 220px' }}
           />
         )}
         {step.window &&
@@ -479,11 +479,11 @@ function Tick({
 }) {
   return (
     <Checkbox
+      className="below"
       size="md"
       label={label}
       checked={value}
       onChange={(e) => set(e.currentTarget.checked)}
-      style={{ paddingBottom: 10 }}
     />
   );
 }

@@ -61,41 +61,41 @@ export function TakeInPage() {
     f.formula && f.faults.length === 0 && !left.has(i) ? [f.formula] : [],
   );
   return (
-    <main className="page" id="main" style={{ maxWidth: 900 }}>
+    <main className="page reading" id="main">
       <ChooseLinks />
       <h1>Take formulas in</h1>
       <p className="soft">
         A file of formulas that Dremsa wrote, or a recipe as JSON-LD from elsewhere. Nothing is
         taken in before you have seen it.
       </p>
-      <div className="row end" style={{ marginTop: 10 }}>
+      <div className="row end above">
         <FileInput
+          className="field"
           label="File"
           placeholder="choose one"
           accept=".json,.jsonld,application/json,application/ld+json"
           value={file}
           onChange={(f) => void choose(f)}
           clearable
-          style={{ flex: '1 1 240px' }}
         />
         <Select
+          className="field"
           label="Steps of a recipe in prose"
           data={methods.data?.map((m) => ({ value: m.method, label: m.name })) ?? []}
           value={method}
           onChange={(m) => setMethod(m as Method)}
-          style={{ flex: '1 1 220px' }}
         />
       </div>
       <Textarea
+        className="above"
         label="Or paste its text"
         autosize
         minRows={3}
         maxRows={10}
         value={text}
         onChange={(e) => setText(e.currentTarget.value)}
-        style={{ marginTop: 10 }}
       />
-      <div style={{ margin: '10px 0' }}>
+      <div className="around">
         <Button
           variant="outline"
           onClick={() => read.mutate({ text, method })}
@@ -117,11 +117,7 @@ export function TakeInPage() {
         </p>
       )}
       {good.length > 0 && (
-        <Button
-          onClick={() => take.mutate(good)}
-          loading={take.isPending}
-          style={{ marginTop: 10 }}
-        >
+        <Button className="above" onClick={() => take.mutate(good)} loading={take.isPending}>
           {good.length === 1 ? 'Take it in' : `Take ${good.length} in`}
         </Button>
       )}

@@ -43,10 +43,11 @@ export function HandbookPage() {
   );
   const parts = [...new Set(found.map((e) => e.part))];
   return (
-    <main className="page" id="main" style={{ maxWidth: 980 }}>
+    <main className="page reading" id="main">
       <h1>Handbook</h1>
       {error && <Failed error={error} />}
       <TextInput
+        className="short around"
         label="Find"
         type="search"
         placeholder="latex, steep, Food Code, linseed, …"
@@ -56,7 +57,6 @@ export function HandbookPage() {
           setFind(typed);
           setParams(typed ? { find: typed } : {}, { replace: true });
         }}
-        style={{ maxWidth: 460, margin: '8px 0' }}
       />
       <p className="soft small" role="status">
         {found.length === 0
@@ -64,7 +64,7 @@ export function HandbookPage() {
           : `${found.length} of ${entries.length} entries`}
       </p>
       {parts.map((part) => (
-        <section key={part} aria-label={part} style={{ marginTop: 14 }}>
+        <section className="above-l" key={part} aria-label={part}>
           <h2>{part}</h2>
           <div className="lines">
             {found

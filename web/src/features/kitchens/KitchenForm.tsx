@@ -134,11 +134,11 @@ export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: n
       {form.hobs.map((h, i) => (
         <div className="row end" key={h.id}>
           <TextInput
+            className="field-s"
             label="Name"
             value={h.name}
             onChange={(e) => hob(i, { name: e.currentTarget.value })}
             error={said(save.error, `kitchen.hobs[${i}].name`)}
-            style={{ flex: '1 1 140px' }}
           />
           {(['lowW', 'mediumW', 'highW'] as const).map((f) => (
             <NumberInput
@@ -197,11 +197,11 @@ export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: n
             onChange={(kind) => vessel(i, { kind: kind as typeof v.kind })}
           />
           <TextInput
+            className="field-s"
             label="Name"
             value={v.name}
             onChange={(e) => vessel(i, { name: e.currentTarget.value })}
             error={said(save.error, `kitchen.vessels[${i}].name`)}
-            style={{ flex: '1 1 140px' }}
           />
           <NumberInput
             label="Wide, cm"

@@ -26,9 +26,9 @@ export function KitchenPage() {
     );
   }
   return (
-    <main className="page" id="main" style={{ maxWidth: 980 }}>
+    <main className="page reading" id="main">
       <h1>{household.data.name}</h1>
-      <div className="stack wide" style={{ marginTop: 16 }}>
+      <div className="stack wide above-l">
         <HouseholdForm key={`h${household.data.version}`} household={household.data} />
         <KitchenForm
           key={`k${kitchen.data.version}`}
@@ -77,11 +77,11 @@ function HouseholdForm({ household }: { household: Household }) {
       />
       <div className="row end">
         <Select
+          className="field"
           label="Spoons and cups"
           data={MEASURES}
           value={form.measures}
           onChange={(v) => set({ measures: v as MeasureSystem })}
-          style={{ flex: '1 1 300px' }}
         />
         <SegmentedControl
           aria-label="Temperatures"

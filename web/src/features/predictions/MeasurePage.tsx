@@ -96,7 +96,7 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
       <p className="soft">
         <Link to={`/choose/${id}`}>{formula.formula.name}</Link> · {formula.method.toLowerCase()}
       </p>
-      <h1 style={{ marginBottom: 14 }}>{wantedWords(draft, plant?.name)}</h1>
+      <h1 className="below-l">{wantedWords(draft, plant?.name)}</h1>
       <div className="two">
         <div className="stack">
           <TargetForm draft={draft} plant={plant?.name} error={problem} onChange={change} />
@@ -121,7 +121,7 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
             onChange={(pours) => change({ pours })}
           />
           {p && (
-            <div className="stack" style={{ opacity: stale ? 0.35 : 1 }}>
+            <div className={stale ? 'stack stale' : 'stack'}>
               <section aria-labelledby="account">
                 <h2 id="account" className="sr">
                   The water account
@@ -277,7 +277,7 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
           >
             {when.kind === 'NOW' ? 'Brew it now' : 'Put it on the bench'}
           </Button>
-          <p className="soft small" style={{ marginTop: 12 }}>
+          <p className="soft small above">
             Drag the dark edge of the bottles or the line that ends the long step; arrow keys do the
             same.
           </p>

@@ -85,8 +85,8 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
       <div className="row end">
         {view.variants.length > 0 && (
           <Select
+            className="field-s"
             label="Variant"
-            style={{ flex: '1 1 150px' }}
             value={draft.variant}
             onChange={(variant) => onChange({ variant: variant! })}
             data={[
@@ -97,9 +97,9 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
         )}
         {view.schools.map((s) => (
           <Select
+            className="field"
             key={s.id}
             label={s.question}
-            style={{ flex: '1 1 230px' }}
             value={draft.choices[s.id] ?? ''}
             onChange={(choice) => {
               const others = Object.entries(draft.choices).filter(([id]) => id !== s.id);
@@ -120,9 +120,9 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
         {view.formula.steps.map((step, i) =>
           step.tool ? (
             <Select
+              className="field-s"
               key={i}
               label={`Step ${i + 1}: strain through`}
-              style={{ flex: '1 1 160px' }}
               data={TOOLS}
               value={draft.tools[i] ?? step.tool}
               onChange={(tool) =>
@@ -134,25 +134,25 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
         {view.formula.steps.map((step, i) =>
           step.lid !== undefined && step.lid !== null ? (
             <Checkbox
+              className="below"
               key={i}
               size="md"
               label={`Step ${i + 1}, ${stepWords(step).toLowerCase()}: lid on`}
               checked={draft.lids[i] ?? step.lid}
               onChange={(e) => onChange({ lids: { ...draft.lids, [i]: e.currentTarget.checked } })}
-              style={{ paddingBottom: 10 }}
             />
           ) : null,
         )}
       </div>
-      <div className="row end" style={{ marginTop: 8 }}>
+      <div className="row end above">
         {prediction?.steps.map((step) =>
           step.window ? (
             <NumberInput
+              className="field-s"
               key={step.index}
               label={`Step ${step.index + 1}, ${step.kind}: minutes`}
               description={`usually ${duration(step.window.usual!)}`}
               inputWrapperOrder={['label', 'input', 'description', 'error']}
-              style={{ flex: '0 1 180px' }}
               value={draft.minutes[step.index] ?? step.window.usual ?? ''}
               onChange={(v) =>
                 onChange({ minutes: { ...draft.minutes, [step.index]: Number(v) || 0 } })
@@ -165,7 +165,7 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
           ) : null,
         )}
       </div>
-      <div className="row end" style={{ marginTop: 8 }}>
+      <div className="row end above">
         <Select
           label="Make it"
           w={190}

@@ -27,6 +27,7 @@ export function Pours({ formula, bottles, pours, error, format, onChange }: Prop
         const standing = usable.some((b) => b.id === pours[brew.material]);
         return (
           <Select
+            className="field"
             key={brew.key}
             label="Poured from"
             description="Taken from that bottle; its age goes with it."
@@ -44,7 +45,6 @@ export function Pours({ formula, bottles, pours, error, format, onChange }: Prop
               onChange(id ? { ...rest, [brew.material]: id } : rest);
             }}
             error={said(error, `pours.${brew.material}`)}
-            style={{ flex: '1 1 260px' }}
           />
         );
       })}

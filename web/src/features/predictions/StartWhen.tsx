@@ -26,7 +26,7 @@ interface Props {
 /** Now, at a time, or so that it is ready by a time. */
 export function StartWhen({ when, error, onChange }: Props) {
   return (
-    <div className="stack tight" style={{ marginTop: 14 }}>
+    <div className="stack tight above-l">
       <SegmentedControl
         fullWidth
         aria-label="When to begin"

@@ -60,10 +60,10 @@ export function WeighOut({ title, prediction: p, stale }: Props) {
     done('The list is in the clipboard', () => undefined);
   };
   return (
-    <section className="sheet gather" aria-labelledby="weigh" style={{ opacity: stale ? 0.35 : 1 }}>
+    <section className={stale ? 'sheet gather stale' : 'sheet gather'} aria-labelledby="weigh">
       <h2 id="weigh">Weigh out</h2>
       <p className="only-print">{title}</p>
-      <ul className="lines" style={{ marginTop: 6 }}>
+      <ul className="lines above-s">
         {sorted.map((a) => (
           <li key={a.ingredient} className="figure-line">
             <span className="strong">{a.name}</span>
@@ -84,7 +84,7 @@ export function WeighOut({ title, prediction: p, stale }: Props) {
           </li>
         ))}
       </ul>
-      <div style={{ borderTop: '2px solid var(--ink)', paddingTop: 8 }}>
+      <div className="sum">
         <p className="soft small">
           <span className="no-print">
             Amounts <Why result="amount" prediction={p} />

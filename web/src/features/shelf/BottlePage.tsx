@@ -72,10 +72,10 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
       <p className="soft">
         <Link to="/keep">The shelf</Link> · {view.code}, bottle {bottle.number}
       </p>
-      <div className="run" style={{ gridTemplateColumns: undefined }}>
+      <div className="run">
         <div className="stack">
           <h1>{bottle.name}</h1>
-          <div className="row" style={{ alignItems: 'flex-end' }}>
+          <div className="row end">
             <BottlePicture
               container={bottle.container}
               fill={bottle.leftMl / bottle.sizeMl}
@@ -212,9 +212,7 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
             <ul className="lines">
               {view.happenings.map((h, i) => (
                 <li key={i} className="spread">
-                  <span style={{ textDecoration: h.undone ? 'line-through' : undefined }}>
-                    {happened(h)}
-                  </span>
+                  <span className={h.undone ? 'undone' : ''}>{happened(h)}</span>
                   <span className="soft small">
                     {h.undone ? 'taken back · ' : ''}
                     {format.moment(h.at)}

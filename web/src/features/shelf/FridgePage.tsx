@@ -61,12 +61,12 @@ export function FridgePage() {
   const fields = ['hours', 'celsius', 'endedHoursAgo', 'file', 'unit', 'zone'];
   const touched = seen?.bottles.filter((b) => b.before !== b.after) ?? [];
   return (
-    <main className="page" id="main" style={{ maxWidth: 900 }}>
+    <main className="page reading" id="main">
       <p className="soft">
         <Link to="/keep">The shelf</Link>
       </p>
       <h1>Something happened to the fridge</h1>
-      <div className="stack" style={{ marginTop: 12 }}>
+      <div className="stack above">
         <SegmentedControl
           aria-label="What happened"
           data={[
@@ -117,7 +117,7 @@ export function FridgePage() {
               }}
             >
               {(props) => (
-                <Button {...props} variant="outline" style={{ minHeight: 48 }}>
+                <Button className="touch" {...props} variant="outline">
                   {file ? file.name : 'Choose the file'}
                 </Button>
               )}
@@ -157,16 +157,16 @@ export function FridgePage() {
         )}
         <div className="row">
           <Button
+            className="touch"
             onClick={() => run.mutate(true)}
             variant="outline"
-            style={{ minHeight: 48 }}
             loading={run.isPending}
             disabled={what === 'LOG' && !file}
           >
             See what it does
           </Button>
           {seen && !seen.id && (
-            <Button onClick={() => run.mutate(false)} style={{ minHeight: 48 }}>
+            <Button className="touch" onClick={() => run.mutate(false)}>
               It happened
             </Button>
           )}
@@ -222,7 +222,7 @@ export function FridgePage() {
             <h2>Before</h2>
             <ul className="lines">
               {before.data!.map((e) => (
-                <li key={e.id} className="row" style={{ justifyContent: 'space-between' }}>
+                <li key={e.id} className="row apart">
                   <span>
                     {e.words} <span className="soft small">{format.moment(e.from)}</span>
                   </span>

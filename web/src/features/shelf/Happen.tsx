@@ -27,8 +27,8 @@ export function Happen({ view, format }: { view: BottleView; format: Format }) {
     );
   const tap = (what: What, words: string, more: Partial<BottleEvent> = {}) => (
     <Button
+      className="touch"
       variant={event?.what === what && event.place === more.place ? 'filled' : 'outline'}
-      style={{ minHeight: 48 }}
       aria-expanded={event?.what === what && event.place === more.place}
       onClick={() => choose(what, more)}
     >
@@ -103,15 +103,15 @@ function Asked({ event, view, others, format, error, busy, onChange, onDo }: Ask
   const after = look.data?.after;
   const words = WORDS[event.what];
   return (
-    <div className="sheet stack" style={{ marginTop: 10 }}>
+    <div className="sheet stack above">
       {event.what === 'LEFT_OUT' && (
         <>
           <div className="row" role="group" aria-label="How long">
             {HOURS.map((h) => (
               <Button
+                className="touch"
                 key={h}
                 variant={event.hours === h ? 'filled' : 'outline'}
-                style={{ minHeight: 48 }}
                 onClick={() => set({ hours: h })}
               >
                 {h} h
@@ -131,6 +131,7 @@ function Asked({ event, view, others, format, error, busy, onChange, onDo }: Ask
         <div className="row end">
           {event.what === 'POUR' && (
             <Select
+              className="field"
               label="Into"
               data={others.map((b) => ({
                 value: b.id,
@@ -139,7 +140,6 @@ function Asked({ event, view, others, format, error, busy, onChange, onDo }: Ask
               value={event.into ?? null}
               onChange={(into) => set({ into: into ?? undefined })}
               error={said(wrong, 'into')}
-              style={{ flex: '1 1 240px' }}
             />
           )}
           <NumberInput
@@ -224,7 +224,7 @@ function Asked({ event, view, others, format, error, busy, onChange, onDo }: Ask
       )}
       <div>
         <Button
-          style={{ minHeight: 48 }}
+          className="touch"
           loading={busy}
           disabled={!complete || Boolean(look.error)}
           onClick={() =>

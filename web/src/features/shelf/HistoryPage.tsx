@@ -13,7 +13,7 @@ export function HistoryPage() {
   const lines = history.data?.pages.flatMap((p) => p.lines) ?? [];
   const days = [...new Set(lines.map((l) => format.dateOf(l.at)))];
   return (
-    <main className="page" id="main" style={{ maxWidth: 860 }}>
+    <main className="page reading" id="main">
       <p className="soft">
         <Link to="/keep">The shelf</Link>
       </p>
@@ -25,14 +25,14 @@ export function HistoryPage() {
         </Empty>
       )}
       {days.map((day) => (
-        <section key={day} style={{ marginTop: 20 }}>
+        <section className="above-l" key={day}>
           <h2>{format.dayLong(day)}</h2>
           <ul className="lines">
             {lines
               .filter((l) => format.dateOf(l.at) === day)
               .map((l) => (
                 <li key={l.id} className="spread">
-                  <span style={{ textDecoration: l.undone ? 'line-through' : undefined }}>
+                  <span className={l.undone ? 'undone' : ''}>
                     <Link to={l.bottleId ? `/keep/${l.bottleId}` : `/brew/${l.batchId}`}>
                       {l.name} {l.code}
                     </Link>{' '}

@@ -56,7 +56,7 @@ export function LabelsPage() {
   if (shelf.isPending) return <Waiting />;
   const bottles = shelf.data?.bottles ?? [];
   return (
-    <main className="page" id="main" style={{ maxWidth: 900 }}>
+    <main className="page reading" id="main">
       <p className="soft">
         <Link to="/keep">The shelf</Link>
       </p>
@@ -116,11 +116,11 @@ export function LabelsPage() {
             />
             {chosen.length === 1 && (
               <TextInput
+                className="field"
                 label="Another name on it"
                 value={name}
                 onChange={(e) => setName(e.currentTarget.value)}
                 error={said(print.error, 'name')}
-                style={{ flex: '1 1 200px' }}
               />
             )}
           </div>
@@ -131,10 +131,10 @@ export function LabelsPage() {
           )}
           <div>
             <Button
+              className="touch"
               disabled={chosen.length === 0}
               loading={print.isPending}
               onClick={() => print.mutate()}
-              style={{ minHeight: 48 }}
             >
               Make the PDF
             </Button>
@@ -172,7 +172,7 @@ function Feed() {
     onError: tell,
   });
   return (
-    <section className="stack" style={{ marginTop: 28 }}>
+    <section className="stack above-l">
       <h2>In your calendar</h2>
       <p>
         <a href="/api/shelf.ics">The last days as a calendar file</a>, or a private address that a

@@ -17,7 +17,7 @@ export function LeftOver() {
   const open = (leftovers.data ?? []).filter((l) => l.outcome === 'OPEN');
   if (open.length === 0) return null;
   return (
-    <section aria-labelledby="left-over" className="left-over">
+    <section aria-labelledby="left-over">
       <h2 id="left-over">Left over</h2>
       <ul className="lines">
         {open.map((line) => (
@@ -90,7 +90,7 @@ function Bowl({ line }: { line: LeftoverLine }) {
   return (
     <li className="row end">
       <BowlPicture over={line.over} />
-      <div style={{ flex: '1 1 220px' }}>
+      <div className="field">
         <b>{line.name}</b>
         <p>
           {line.over

@@ -58,7 +58,7 @@ export function ShelfPage() {
         </p>
       </div>
       {bottles.length > 4 && (
-        <div className="row" style={{ margin: '4px 0 2px' }}>
+        <div className="row above-s">
           <TextInput
             aria-label="Find on the shelf"
             placeholder="Find: balm, gel, LBS-12"
@@ -162,7 +162,7 @@ function UseFirst({ bottle }: { bottle: BottleLine }) {
   const over = bottle.freshness === 'OVER';
   const today = bottle.freshness === 'LAST_DAY';
   return (
-    <section className="stack" style={{ maxWidth: 560, marginTop: 10 }}>
+    <section className="stack short above">
       <h2>
         {over
           ? `Throw the ${bottle.name.toLowerCase()} away`

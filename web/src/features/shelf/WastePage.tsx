@@ -53,7 +53,7 @@ export function WastePage() {
             {litres(brewedMl)} bottled, {litres(usedMl)} used, {litres(thrownMl)} thrown away.
           </p>
           <Months months={waste.data.months} />
-          <section style={{ marginTop: 18 }}>
+          <section className="above-l">
             <h2>What to change</h2>
             {advised.length === 0 && <p>Little is wasted. Go on like this.</p>}
             <ul className="lines">
@@ -66,7 +66,7 @@ export function WastePage() {
               ))}
             </ul>
           </section>
-          <section style={{ marginTop: 18, overflowX: 'auto' }}>
+          <section className="above-l wide-table">
             <h2>By formula</h2>
             <table className="compared">
               <thead>

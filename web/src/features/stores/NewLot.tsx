@@ -54,6 +54,7 @@ export function NewLot({ onDone }: { onDone: () => void }) {
       <h2>Put into the stores</h2>
       <div className="row end">
         <Select
+          className="field"
           label="What"
           searchable
           placeholder="herb, seed, oil, …"
@@ -63,7 +64,6 @@ export function NewLot({ onDone }: { onDone: () => void }) {
           value={material}
           onChange={setMaterial}
           error={said(add.error, 'material')}
-          style={{ flex: '1 1 220px' }}
         />
         <Select
           label="How"

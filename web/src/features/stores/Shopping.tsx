@@ -75,12 +75,12 @@ export function Shopping() {
         }}
       >
         <TextInput
+          className="field-s"
           aria-label="Something to get"
           placeholder="spray bottles"
           value={words}
           onChange={(e) => setWords(e.currentTarget.value)}
           error={add.error?.message}
-          style={{ flex: '1 1 140px' }}
         />
         <Button type="submit" variant="outline" loading={add.isPending}>
           Add

@@ -30,7 +30,7 @@ export function StoresPage() {
         </Button>
       </div>
       {adding && <NewLot onDone={() => setAdding(false)} />}
-      <div className="two" style={{ marginTop: 10 }}>
+      <div className="two above">
         <div>
           {materials.length === 0 && !adding && (
             <Empty title="The stores are empty">

@@ -60,7 +60,7 @@ export function TrayPage() {
           </Button>
         )}
       </div>
-      <div className="row" style={{ margin: '12px 0' }}>
+      <div className="row around">
         <Switch
           size="md"
           label="Sounds on this device"
@@ -88,7 +88,7 @@ export function TrayPage() {
       <div className="two">
         <ul className="lines" aria-label="Called out">
           {messages.map((m) => (
-            <li key={m.id} className="row" style={{ justifyContent: 'space-between' }}>
+            <li key={m.id} className="row apart">
               <span>
                 <span className={`tray-mark ${m.kind}`}>{LOUD[m.kind]}</span>{' '}
                 <Link to={m.link} className={m.unread ? 'strong' : ''}>
