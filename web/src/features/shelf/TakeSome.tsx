@@ -1,4 +1,4 @@
-import { Button, Chip, Group, TextInput } from '@mantine/core';
+import { Button, Chip, TextInput } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type BottleView, type Container, type Purpose } from '../../api/client';
@@ -57,7 +57,7 @@ export function TakeSome({
     >
       <div className="row end">
         <TextInput
-          className="grow"
+          className="fill"
           label="Take some"
           description="40, 2 tbsp, 10 strokes, a third"
           value={amount}
@@ -70,18 +70,22 @@ export function TakeSome({
         </Button>
       </div>
       {purposes.length > 1 && (
-        <Group gap="xs" role="group" aria-label="What for">
+        <div className="row" role="group" aria-labelledby="what-for">
+          <span id="what-for" className="soft">
+            Used as
+          </span>
           {purposes.map((each, i) => (
             <Chip
               key={each}
               size="md"
+              variant="outline"
               checked={purpose === each}
               onChange={(on) => setPurpose(on ? each : null)}
             >
               {uses[i]}
             </Chip>
           ))}
-        </Group>
+        </div>
       )}
       <div className="row" role="group" aria-label="Take as usual">
         {USUAL[bottle.container].map((words) => (

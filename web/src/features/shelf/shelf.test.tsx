@@ -188,6 +188,34 @@ describe('a bottle', () => {
     await waitFor(() => expect(posted()[1]?.body).toEqual({ version: 3 }));
   });
 
+  it('says what it was used as where its formula suits several things', async () => {
+    const { posted } = inKitchen(
+      <BottlePage />,
+      changing({ take: view({ version: 3, leftMl: 118 }) }),
+    );
+    await userEvent.click(await screen.findByRole('checkbox', { name: 'rinse' }));
+    await userEvent.click(screen.getByRole('button', { name: '10 strokes' }));
+    expect(await screen.findByText('118 mL left')).toBeTruthy();
+    expect(posted()[0]?.body).toEqual({ version: 2, amount: '10 strokes', purpose: 'RINSE' });
+  });
+
+  it('does not ask where it suits one thing alone, and says nothing nobody chose', async () => {
+    const one = inKitchen(<BottlePage />, {
+      ...answers,
+      'GET /api/bottles/7': { ...view(), purposes: ['RINSE'], uses: ['rinse'] },
+      'POST /api/bottles/7/take': view({ version: 3 }),
+    });
+    await userEvent.click(await screen.findByRole('button', { name: '10 strokes' }));
+    expect(screen.queryByRole('checkbox', { name: 'rinse' })).toBeNull();
+    await waitFor(() => expect(one.posted()[0]?.body).toMatchObject({ purpose: 'RINSE' }));
+    one.unmount();
+    const several = inKitchen(<BottlePage />, changing({ take: view({ version: 3 }) }));
+    await userEvent.click(await screen.findByRole('button', { name: '10 strokes' }));
+    await waitFor(() =>
+      expect(several.posted()[0]?.body).toEqual({ version: 2, amount: '10 strokes' }),
+    );
+  });
+
   it('takes the usual amount with one tap', async () => {
     const { posted } = inKitchen(
       <BottlePage />,
