@@ -3,13 +3,13 @@ import { useDebouncedValue } from '@mantine/hooks';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { api, ask, keys, ProblemError, type Prediction } from '../../api/client';
+import { api, ask, keys, ProblemError } from '../../api/client';
 import { useFormula, useHousehold, usePrediction, useShelf } from '../../api/queries';
 import { useOnce } from '../../api/useOnce';
 import { duration, formatFor } from '../../kit/format';
 import { HangsOn } from '../../kit/HangsOn';
 import { Failed, Waiting } from '../../kit/states';
-import { BrewLine, KeepingBand, mainStep, WaterAccount } from '../../signature';
+import { BrewLine, KeepingBand, WaterAccount } from '../../signature';
 import { Deliberate } from './Deliberate';
 import { Otherwise } from './Otherwise';
 import { Pours } from './Pours';
@@ -21,6 +21,7 @@ import { WeighOut } from './WeighOut';
 import { HowSure } from './HowSure';
 import { Why } from './Why';
 import './predictions.css';
+import { coolWords, plural, rangeWords } from './words';
 
 /** Measure: exact amounts for what is wanted in the bottle, how it goes, how long it keeps. */
 export function MeasurePage() {
@@ -285,27 +286,4 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
       </div>
     </main>
   );
-}
-
-function plural(kind: string): string {
-  if (kind.includes('leaf')) return 'the leaves';
-  if (kind.includes('seed')) return 'the seeds';
-  if (kind.includes('flower')) return 'the flowers';
-  return kind.includes('powder') ? 'the powder' : 'the plants';
-}
-
-function rangeWords(p: Prediction): string {
-  const { low, value, high } = p.bottledMl;
-  if (low == null || high == null) return '';
-  return `About ${Math.round(value)} mL to bottle; between ${Math.round(low)} and ${Math.round(high)} mL, as cloths, lids and plants differ.`;
-}
-
-function coolWords(p: Prediction, celsius: (c: number) => string): string {
-  const strain = p.landmarks.find((l) => l.id === 'STRAIN');
-  const main = mainStep(p.steps);
-  const cool =
-    strain?.minute == null
-      ? `It is still above ${celsius(strain?.celsius ?? 60)} at the end: strain with care.`
-      : `Cool enough to strain (${celsius(strain.celsius)}) after ${duration(strain.minute)}.`;
-  return main ? `${cool} ${main.guide.late}` : cool;
 }

@@ -407,7 +407,10 @@ public final class SelfCheck {
       }
     }
     boolean watery = prediction.finished().waterShare() > 0.3;
-    if (all.isEmpty() && watery) {
+    // Strong vinegar keeps by its acid: there it would be wrong to say that it does not.
+    boolean vinegar =
+        Classifier.classify(prediction.contents(), school).keepingClass() == KeepingClass.VINEGAR;
+    if (all.isEmpty() && watery && !vinegar) {
       for (int i = 0; i < formula.ingredients().size(); i++) {
         MaterialKind kind = brew.materials().get(i).kind();
         if (kind == MaterialKind.ESSENTIAL_OIL || kind == MaterialKind.ACID) {

@@ -425,4 +425,25 @@ class SelfCheckTest {
     assertThat(100 * p.amounts().get("phenoxyethanol") / p.finished().grams())
         .isCloseTo(0.8, org.assertj.core.api.Assertions.within(0.01));
   }
+
+  @Test
+  void strongVinegarIsNotSaidToKeepNothing() {
+    Step macerate = new Step.Macerate(2, Window.hours(168, 336, 672), Guide.NONE);
+    Formula vinegar =
+        of(
+            List.of(Ingredient.parts("apple-vinegar", 500), Ingredient.parts("rosemary", 25)),
+            Purpose.RINSE,
+            cold("apple-vinegar", "rosemary"),
+            macerate,
+            CLOTH);
+    assertThat(codes(check(vinegar, 1))).doesNotContain(Code.NOT_A_PRESERVATIVE);
+    Formula splash =
+        of(
+            List.of(WATER, Ingredient.parts("apple-vinegar", 20), Ingredient.parts("sage", 10)),
+            Purpose.RINSE,
+            pour("water", "apple-vinegar", "sage"),
+            STEEP,
+            CLOTH);
+    assertThat(codes(check(splash, 1))).contains(Code.NOT_A_PRESERVATIVE);
+  }
 }
