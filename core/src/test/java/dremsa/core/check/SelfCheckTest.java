@@ -436,7 +436,7 @@ class SelfCheckTest {
             cold("apple-vinegar", "rosemary"),
             macerate,
             CLOTH);
-    assertThat(codes(check(vinegar, 1))).doesNotContain(Code.NOT_A_PRESERVATIVE);
+    assertThat(check(vinegar, 1)).extracting(Finding::code).doesNotContain(Code.NOT_A_PRESERVATIVE);
     Formula splash =
         of(
             List.of(WATER, Ingredient.parts("apple-vinegar", 20), Ingredient.parts("sage", 10)),
@@ -444,6 +444,6 @@ class SelfCheckTest {
             pour("water", "apple-vinegar", "sage"),
             STEEP,
             CLOTH);
-    assertThat(codes(check(splash, 1))).contains(Code.NOT_A_PRESERVATIVE);
+    assertThat(check(splash, 1)).extracting(Finding::code).contains(Code.NOT_A_PRESERVATIVE);
   }
 }
