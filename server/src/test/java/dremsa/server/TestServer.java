@@ -36,21 +36,25 @@ public final class TestServer {
       throw new IllegalStateException(
           "These tests need a MariaDB: run ./dremsa test, which starts one.");
     }
-    ConfigurableApplicationContext context =
-        new SpringApplicationBuilder(Application.class, TurnGuard.class)
-            .run(
-                "--server.port=0",
-                "--dremsa.movable-clock=true",
-                "--dremsa.scheduler=false",
-                "--dremsa.devices.url=" + DEVICES,
-                "--dremsa.sign-in.tries-by-address=" + TRIES_BY_ADDRESS,
-                "--springdoc.api-docs.enabled=true",
-                "--spring.datasource.url=" + url,
-                "--spring.datasource.username=" + System.getenv("DREMSA_TEST_DB_USER"),
-                "--spring.datasource.password=" + System.getenv("DREMSA_TEST_DB_PASSWORD"),
-                "--logging.level.root=warn");
+    ConfigurableApplicationContext context = on(url);
     TurnGuard.watch();
     return context;
+  }
+
+  /** The application on a database; the caller closes it. */
+  public static ConfigurableApplicationContext on(String url) {
+    return new SpringApplicationBuilder(Application.class, TurnGuard.class)
+        .run(
+            "--server.port=0",
+            "--dremsa.movable-clock=true",
+            "--dremsa.scheduler=false",
+            "--dremsa.devices.url=" + DEVICES,
+            "--dremsa.sign-in.tries-by-address=" + TRIES_BY_ADDRESS,
+            "--springdoc.api-docs.enabled=true",
+            "--spring.datasource.url=" + url,
+            "--spring.datasource.username=" + System.getenv("DREMSA_TEST_DB_USER"),
+            "--spring.datasource.password=" + System.getenv("DREMSA_TEST_DB_PASSWORD"),
+            "--logging.level.root=warn");
   }
 
   public static String address() {

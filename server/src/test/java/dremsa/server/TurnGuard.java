@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.sql.DataSource;
@@ -56,6 +57,17 @@ class TurnGuard {
   /** The application has started. */
   static void watch() {
     watching = true;
+  }
+
+  /** Another application starts, and migrates a database of its own. */
+  static <T> T lookingAway(Supplier<T> start) {
+    boolean before = watching;
+    watching = false;
+    try {
+      return start.get();
+    } finally {
+      watching = before;
+    }
   }
 
   @Bean

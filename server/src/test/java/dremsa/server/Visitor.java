@@ -29,7 +29,17 @@ public final class Visitor {
 
   private final CookieManager cookies = new CookieManager();
   private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+  private final String address;
   private String name;
+
+  public Visitor() {
+    this(TestServer.address());
+  }
+
+  /** Of another server than the one that the tests share. */
+  public Visitor(String address) {
+    this.address = address;
+  }
 
   /** An answer: its status and its body. */
   public record Answer(int status, JsonNode body) {
@@ -101,7 +111,7 @@ public final class Visitor {
 
   /** Fetches a file. */
   public File file(String path) {
-    return fetched(HttpRequest.newBuilder(URI.create(TestServer.address() + path)).build());
+    return fetched(HttpRequest.newBuilder(URI.create(address + path)).build());
   }
 
   private File fetched(HttpRequest request) {
@@ -125,7 +135,7 @@ public final class Visitor {
   public void fileInto(String path, Path into) {
     try {
       http.send(
-          HttpRequest.newBuilder(URI.create(TestServer.address() + path)).build(),
+          HttpRequest.newBuilder(URI.create(address + path)).build(),
           HttpResponse.BodyHandlers.ofFile(into));
     } catch (IOException e) {
       throw new IllegalStateException(e);
@@ -141,7 +151,7 @@ public final class Visitor {
       get("/api/session");
     }
     return fetched(
-        HttpRequest.newBuilder(URI.create(TestServer.address() + path))
+        HttpRequest.newBuilder(URI.create(address + path))
             .header("Content-Type", "application/json")
             .header("X-XSRF-TOKEN", token())
             .POST(BodyPublishers.ofString(JSON.writeValueAsString(form)))
@@ -163,7 +173,7 @@ public final class Visitor {
       get("/api/session");
     }
     HttpRequest request =
-        HttpRequest.newBuilder(URI.create(TestServer.address() + path))
+        HttpRequest.newBuilder(URI.create(address + path))
             .header("Content-Type", type)
             .header("X-XSRF-TOKEN", token())
             .POST(body)
@@ -202,7 +212,7 @@ public final class Visitor {
       get("/api/session");
     }
     HttpRequest.Builder request =
-        HttpRequest.newBuilder(URI.create(TestServer.address() + path))
+        HttpRequest.newBuilder(URI.create(address + path))
             .method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body));
     if (body != null) {
       request.header("Content-Type", "application/json");

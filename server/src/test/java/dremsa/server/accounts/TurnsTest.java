@@ -12,7 +12,6 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.CannotAcquireLockException;
-import org.springframework.dao.DeadlockLoserDataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.orm.jpa.JpaSystemException;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -36,7 +35,7 @@ class TurnsTest {
   }
 
   private static RuntimeException deadlock() {
-    return new DeadlockLoserDataAccessException(
+    return new CannotAcquireLockException(
         "lost", new SQLException("Deadlock found", "40001", 1213));
   }
 
