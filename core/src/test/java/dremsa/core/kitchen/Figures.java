@@ -18,6 +18,20 @@ public final class Figures {
         kitchen.parameters());
   }
 
+  /** Without a scale: everything is measured by the spoon. */
+  public static Kitchen withoutScale(Kitchen kitchen) {
+    return new Kitchen(
+        kitchen.hobs(),
+        kitchen.vessels(),
+        kitchen.strainers(),
+        kitchen.scoops(),
+        kitchen.climate(),
+        kitchen.parameters(),
+        kitchen.counts(),
+        0,
+        kitchen.site());
+  }
+
   /** With vessels of every kind that take thirty litres. */
   public static Kitchen large(Kitchen kitchen) {
     List<Vessel> vessels = new java.util.ArrayList<>(kitchen.vessels());
