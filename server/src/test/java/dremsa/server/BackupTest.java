@@ -95,8 +95,10 @@ class BackupTest {
     java.util.List<String> tables =
         TestServer.bean(org.springframework.jdbc.core.JdbcTemplate.class)
             .queryForList(
-                "select table_name from information_schema.columns where table_schema = database()"
-                    + " and column_name = 'household_id' order by table_name",
+                "select c.table_name from information_schema.columns c"
+                    + " join information_schema.tables t using (table_schema, table_name)"
+                    + " where c.table_schema = database() and t.table_type = 'BASE TABLE'"
+                    + " and c.column_name = 'household_id' order by c.table_name",
                 String.class);
     JsonNode schema =
         JsonMapper.builder().build().readTree(owner.file("/schemas/backup-2.json").bytes());

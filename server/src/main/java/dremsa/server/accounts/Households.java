@@ -97,6 +97,20 @@ public class Households {
                     .findFirst());
   }
 
+  /** Gives a household the settings that a backup brings. */
+  @Transactional
+  public void settle(
+      UUID household, MeasureSystem system, boolean fahrenheit, ZoneId zone, School school) {
+    jdbc.update(
+        "update household set measure_system = ?, fahrenheit = ?, time_zone = ?, school = ?,"
+            + " version = version + 1 where id = ?",
+        system.name(),
+        fahrenheit,
+        zone.getId(),
+        school.name(),
+        household.toString());
+  }
+
   /** Takes a household away with all that belongs to it. */
   @Transactional
   public void remove(UUID household) {

@@ -53,15 +53,28 @@ public class Backup {
     this.reading.setReadOnly(true);
   }
 
+  /** Photos make most of a file: how much there must be room for at least. */
+  private long photoBytes(UUID household) {
+    long sum = 0;
+    for (KeptTable table : tables.all()) {
+      if (table.picture().isPresent()) {
+        Long bytes =
+            jdbc.queryForObject(
+                "select coalesce(sum(length(%s)), 0) from %s where household_id = ?"
+                    .replaceFirst("%s", table.picture().get().name())
+                    .replaceFirst("%s", table.name()),
+                Long.class,
+                household.toString());
+        sum += bytes == null ? 0 : bytes;
+      }
+    }
+    return sum;
+  }
+
   /** A file with the household in it; whoever takes it deletes it. */
   public Path write(UUID household) {
-    Long photoBytes =
-        jdbc.queryForObject(
-            "select coalesce(sum(length(content)), 0) from batch_photo where household_id = ?",
-            Long.class,
-            household.toString());
     return spool.made(
-        photoBytes == null ? 0 : photoBytes,
+        photoBytes(household),
         out ->
             reading.executeWithoutResult(
                 status -> {

@@ -12,6 +12,9 @@ import java.util.UUID;
 public interface KeptTables {
   List<KeptTable> tables();
 
+  /** Takes away what a household has from its beginning, where a file brings it anew. */
+  default void makeRoom(UUID household) {}
+
   /**
    * Opens all that was read in as its screens would; called within the household's turn, before
    * anything is kept for good.

@@ -122,15 +122,13 @@ public class Restore {
   }
 
   private void tell(UUID household, Archive.Settings settings) {
-    jdbc.update(
-        "update household set measure_system = ?, fahrenheit = ?, time_zone = ?, school = ?,"
-            + " version = version + 1 where id = ?",
-        settings.measures(),
+    households.settle(
+        household,
+        MeasureSystem.valueOf(settings.measures()),
         settings.fahrenheit(),
-        settings.timeZone(),
-        settings.school(),
-        household.toString());
-    jdbc.update("delete from kitchen where household_id = ?", household.toString());
+        ZoneId.of(settings.timeZone()),
+        School.valueOf(settings.school()));
+    tables.keepers().forEach(keeper -> keeper.makeRoom(household));
   }
 
   /** What the household could not be opened with is refused. */

@@ -14,8 +14,8 @@ import dremsa.server.history.Happening;
 import dremsa.server.kitchens.Kitchens;
 import dremsa.server.predictions.Plan;
 import dremsa.server.predictions.Planner;
+import dremsa.server.tables.HouseholdTable;
 import dremsa.server.tables.Row;
-import dremsa.server.tables.TableIn;
 import dremsa.server.wire.FormulaJson;
 import dremsa.server.wire.KitchenJson;
 import dremsa.server.wire.Stored;
@@ -33,7 +33,15 @@ import org.springframework.stereotype.Component;
  * Its kitchen is the household's of today; how long each step took is guessed from the whole.
  */
 @Component
-class BatchTable implements TableIn {
+class BatchTable implements HouseholdTable {
+  private static final String QUERY =
+      """
+      select b.code, w.code as part_of, b.formula_name as name, b.formula_id as formula, b.status,
+        b.started_at as started, b.ended_at as ended, b.bottled_ml, b.scale
+      from batch b left join batch w on w.id = b.parent_id
+      where b.household_id = ? order by b.started_at, b.code
+      """;
+
   static final int CODE = 14;
 
   /** Where a file says no amount, a batch is measured for this much, mL. */
@@ -70,6 +78,11 @@ class BatchTable implements TableIn {
   public List<String> columns() {
     return List.of(
         "code", "part_of", "name", "formula", "status", "started", "ended", "bottled_ml", "scale");
+  }
+
+  @Override
+  public String query() {
+    return QUERY;
   }
 
   @Override

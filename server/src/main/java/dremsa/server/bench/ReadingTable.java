@@ -1,7 +1,7 @@
 package dremsa.server.bench;
 
+import dremsa.server.tables.HouseholdTable;
 import dremsa.server.tables.Row;
-import dremsa.server.tables.TableIn;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -15,7 +15,37 @@ import org.springframework.stereotype.Component;
 
 /** What was read, measured and noted while a batch was brewed. */
 @Component
-class ReadingTable implements TableIn {
+class ReadingTable implements HouseholdTable {
+  /** The log of the runs, and what was measured as a step ended. */
+  private static final String QUERY =
+      """
+      select time, code, step, kind, amount, subject, words, source
+      from (
+        select e.entered_at as time, b.code, e.step_index + 1 as step, e.kind, e.amount, e.subject,
+          e.words, e.source, e.id as n
+        from batch_entry e join batch b on b.id = e.batch_id where e.household_id = ?
+        union all
+        select s.ended_at, b.code, s.step_index + 1, 'MEASURED_ML', s.measured_ml, null, '',
+          'typed', 0
+        from batch_step s join batch b on b.id = s.batch_id
+        where b.household_id = ? and s.measured_ml is not null
+        union all
+        select s.ended_at, b.code, s.step_index + 1, 'MEASURED_C', s.measured_c, null, '', 'typed', 0
+        from batch_step s join batch b on b.id = s.batch_id
+        where b.household_id = ? and s.measured_c is not null
+        union all
+        select s.ended_at, b.code, s.step_index + 1, 'MEASURED_G', s.measured_g, null, '', 'typed', 0
+        from batch_step s join batch b on b.id = s.batch_id
+        where b.household_id = ? and s.measured_g is not null
+        union all
+        select s.ended_at, b.code, s.step_index + 1, 'MEASURED_PH', s.measured_ph, null, '',
+          'typed', 0
+        from batch_step s join batch b on b.id = s.batch_id
+        where b.household_id = ? and s.measured_ph is not null
+      ) all_of_it
+      order by time, code, step, n, kind
+      """;
+
   private static final double MOST = 100_000;
   private static final int WORDS = 400;
 
@@ -51,6 +81,11 @@ class ReadingTable implements TableIn {
   @Override
   public List<String> columns() {
     return List.of("time", "code", "step", "kind", "amount", "subject", "words", "source");
+  }
+
+  @Override
+  public String query() {
+    return QUERY;
   }
 
   @Override
@@ -99,7 +134,7 @@ class ReadingTable implements TableIn {
       List<BatchEntry> before =
           there.computeIfAbsent(
               batch.id(), id -> new ArrayList<>(entries.findByBatchIdOrderByEnteredAtAscIdAsc(id)));
-      if (TableIn.meet(
+      if (HouseholdTable.meet(
               before,
               e ->
                   e.stepIndex() == step

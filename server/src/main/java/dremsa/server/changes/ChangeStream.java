@@ -76,7 +76,7 @@ class ChangeStream {
     listeners.forEach(listener -> households.add(listener.household));
     Map<UUID, Long> revisions = new HashMap<>();
     jdbc.query(
-        "select id, revision from household where id in (" + marks(households.size()) + ")",
+        "select id, revision from household_state where id in (" + marks(households.size()) + ")",
         row -> {
           revisions.put(UUID.fromString(row.getString(1)), row.getLong(2));
         },
@@ -99,7 +99,7 @@ class ChangeStream {
     Set<String> alive =
         new HashSet<>(
             jdbc.queryForList(
-                "select SESSION_ID from SPRING_SESSION where SESSION_ID in ("
+                "select session_id from live_session where session_id in ("
                     + marks(listeners.size())
                     + ")",
                 String.class,

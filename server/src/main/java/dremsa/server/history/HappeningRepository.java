@@ -37,7 +37,7 @@ interface HappeningRepository extends JpaRepository<Happening, Long> {
       select h.id as id, h.happenedAt as happenedAt, h.kind as kind, h.millilitres as millilitres,
              h.detail as detail, h.undone as undone, h.batchId as batchId, h.bottleId as bottleId,
              b.code as code, b.formulaName as name
-      from Happening h join Batch b on b.id = h.batchId
+      from Happening h join BatchName b on b.id = h.batchId
       where h.householdId = :household
       order by h.happenedAt desc, h.id desc
       """)

@@ -75,21 +75,21 @@ class ApiDocument {
   }
 
   private static Schema<?> problemSchema() {
-    Schema<?> field =
-        new ObjectSchema()
-            .addProperty("field", new StringSchema())
-            .addProperty("value", new Schema<>())
-            .addProperty("message", new StringSchema())
-            .addProperty("low", new NumberSchema())
-            .addProperty("high", new NumberSchema())
-            .required(List.of("field", "message"));
-    return new ObjectSchema()
-        .addProperty("type", new StringSchema())
-        .addProperty("title", new StringSchema())
-        .addProperty("status", new IntegerSchema())
-        .addProperty("detail", new StringSchema())
-        .addProperty("errors", new ArraySchema().items(field))
-        .required(List.of("type", "title", "status", "detail"));
+    Schema<?> field = new ObjectSchema();
+    field.addProperty("field", new StringSchema());
+    field.addProperty("value", new Schema<>());
+    field.addProperty("message", new StringSchema());
+    field.addProperty("low", new NumberSchema());
+    field.addProperty("high", new NumberSchema());
+    field.setRequired(List.of("field", "message"));
+    Schema<?> problem = new ObjectSchema();
+    problem.addProperty("type", new StringSchema());
+    problem.addProperty("title", new StringSchema());
+    problem.addProperty("status", new IntegerSchema());
+    problem.addProperty("detail", new StringSchema());
+    problem.addProperty("errors", new ArraySchema().items(field));
+    problem.setRequired(List.of("type", "title", "status", "detail"));
+    return problem;
   }
 
   /** Marks every component of a record as required that is not {@link Nullable}. */

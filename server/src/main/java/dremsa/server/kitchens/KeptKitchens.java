@@ -8,6 +8,7 @@ import dremsa.server.wire.Stored;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /** The kitchen in a backup. */
@@ -18,8 +19,10 @@ class KeptKitchens implements KeptTables {
 
   private final Kitchens kitchens;
   private final Stored stored;
+  private final JdbcTemplate jdbc;
 
-  KeptKitchens(Kitchens kitchens, Stored stored) {
+  KeptKitchens(Kitchens kitchens, Stored stored, JdbcTemplate jdbc) {
+    this.jdbc = jdbc;
     this.kitchens = kitchens;
     this.stored = stored;
   }
@@ -44,6 +47,11 @@ class KeptKitchens implements KeptTables {
                 Column.number("freezer_celsius", -40, -5),
                 Column.moment("made_at"))
             .atMost(MOST_SETTINGS));
+  }
+
+  @Override
+  public void makeRoom(UUID household) {
+    jdbc.update("delete from kitchen where household_id = ?", household.toString());
   }
 
   @Override

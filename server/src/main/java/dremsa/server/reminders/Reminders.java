@@ -4,6 +4,7 @@ import dremsa.server.accounts.ClockMoved;
 import dremsa.server.accounts.Turns;
 import java.sql.Timestamp;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.beans.factory.annotation.Value;
@@ -65,6 +66,29 @@ public class Reminders {
     return words.length() <= most ? words : words.substring(0, most - 1) + "…";
   }
 
+  /**
+   * Something that will be due.
+   *
+   * @param occasion unique, stable while it stays the same thing
+   */
+  public record Coming(String occasion, Instant at, String title, String words) {}
+
+  /** What calls for hands, of the subjects that begin so, the soonest first. */
+  public List<Coming> coming(UUID household, String subjects, int most) {
+    return jdbc.query(
+        "select occasion, due_at, title, words from reminder where household_id = ?"
+            + " and subject like ? and kind = 'NOW' order by due_at limit ?",
+        (row, n) ->
+            new Coming(
+                row.getString(1),
+                row.getTimestamp(2).toInstant(),
+                row.getString(3),
+                row.getString(4)),
+        household.toString(),
+        subjects + "%",
+        most);
+  }
+
   /** A moved clock makes due what is due then, so that tests need not wait for the scheduler. */
   @EventListener
   public void clockMoved(ClockMoved event) {
@@ -79,7 +103,7 @@ public class Reminders {
   public void writeDue() {
     List<UUID> waiting =
         jdbc.query(
-            "select distinct r.household_id from reminder r join household h on h.id = r.household_id"
+            "select distinct r.household_id from reminder r join household_state h on h.id = r.household_id"
                 + " where r.due_at <= "
                 + moved()
                 + " limit "
@@ -97,7 +121,7 @@ public class Reminders {
     Timestamp now = Timestamp.from(clock.instant());
     List<Long> due =
         jdbc.queryForList(
-            "select r.id from reminder r join household h on h.id = r.household_id"
+            "select r.id from reminder r join household_state h on h.id = r.household_id"
                 + " where r.household_id = ? and r.due_at <= "
                 + moved()
                 + " order by r.due_at, r.title, r.id limit "

@@ -9,8 +9,8 @@ import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.bench.BatchRecord;
 import dremsa.server.bench.Runs;
+import dremsa.server.tables.HouseholdTable;
 import dremsa.server.tables.Row;
-import dremsa.server.tables.TableIn;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -25,7 +25,17 @@ import org.springframework.stereotype.Component;
  * tells and that is earlier binds, as if it had been printed.
  */
 @Component
-class BottleTable implements TableIn {
+class BottleTable implements HouseholdTable {
+  private static final String QUERY =
+      """
+      select t.code, t.number, t.name, t.container, t.size_ml, t.filled_ml, t.left_ml, t.place,
+        t.first_place, t.filled_at as filled, t.last_day, t.marked, t.school, t.clean_working,
+        t.printed_day, t.sterilised_at as sterilised, p.number as parted_from, t.status,
+        t.end_reason as reason, t.ended_at as ended
+      from bottle t left join bottle p on p.id = t.parent_id
+      where t.household_id = ? order by t.filled_at, t.code, t.number
+      """;
+
   static final int CODE = 14;
   private static final double MOST_ML = 20_000;
 
@@ -72,6 +82,11 @@ class BottleTable implements TableIn {
         "status",
         "reason",
         "ended");
+  }
+
+  @Override
+  public String query() {
+    return QUERY;
   }
 
   @Override

@@ -9,8 +9,8 @@ import dremsa.server.history.Happening;
 import dremsa.server.history.History;
 import dremsa.server.kitchens.Kitchens;
 import dremsa.server.tables.CsvText;
+import dremsa.server.tables.HouseholdTable;
 import dremsa.server.tables.Row;
-import dremsa.server.tables.TableIn;
 import dremsa.server.wire.Stored;
 import dremsa.server.wire.WarmSpellJson;
 import java.time.Duration;
@@ -35,7 +35,40 @@ import org.springframework.stereotype.Component;
  * tapped, and every bottle is reckoned anew at the end.
  */
 @Component
-class EventTable implements TableIn {
+class EventTable implements HouseholdTable {
+  /**
+   * What happened; what counts for keeping without a line of its own; what befell the fridge. Times
+   * are written to the second: within one the order does not depend on what is not written.
+   */
+  private static final String QUERY =
+      """
+      select time, kind, code, bottle, millilitres, detail, if(undone, 'true', 'false') as undone,
+        if(silent, 'true', 'false') as silent, `change`, place, hours, celsius, cause, own_ml, other
+      from (
+        select h.happened_at as time, h.kind, b.code, t.number as bottle, h.millilitres, h.detail,
+          h.undone, false as silent, h.change_id as `change`, e.place, e.hours, e.celsius, e.cause,
+          e.own_ml, e.other, h.id as n
+        from happening_line h join batch_name b on b.id = h.batch_id
+          left join bottle t on t.id = h.bottle_id
+          left join bottle_event e on e.change_id = h.change_id and e.bottle_id = h.bottle_id
+        where h.household_id = ?
+        union all
+        select e.happened_at, e.kind, t.code, t.number, null, '', e.undone, true, e.change_id,
+          e.place, e.hours, e.celsius, e.cause, e.own_ml, e.other, e.id
+        from bottle_event e join bottle t on t.id = e.bottle_id
+        where e.household_id = ? and not exists (
+          select 1 from happening_line h where h.change_id = e.change_id and h.bottle_id = e.bottle_id)
+        union all
+        select cast(replace(replace(j.at, 'T', ' '), 'Z', '') as datetime(6)), 'FRIDGE', '', null,
+          null, f.words, f.undone, true, f.id, null, j.hours, j.celsius, j.cause, null, null, 0
+        from fridge_event f, json_table(f.pieces, '$.pieces[*]' columns (
+          at varchar(40) path '$.at', hours double path '$.hours',
+          celsius double path '$.celsius', cause varchar(200) path '$.cause')) j
+        where f.household_id = ?
+      ) all_of_it
+      order by date_format(time, '%Y-%m-%d %H:%i:%s'), silent, code, bottle, kind, n
+      """;
+
   /** The kind of a line that tells of the whole fridge. */
   private static final String FRIDGE = "FRIDGE";
 
@@ -104,6 +137,11 @@ class EventTable implements TableIn {
         "cause",
         "own_ml",
         "other");
+  }
+
+  @Override
+  public String query() {
+    return QUERY;
   }
 
   @Override
@@ -184,7 +222,7 @@ class EventTable implements TableIn {
       List<Happening> before =
           told.computeIfAbsent(batch, id -> new ArrayList<>(history.allOf(household, id)));
       Optional<Happening> there =
-          TableIn.meet(
+          HouseholdTable.meet(
               before,
               h ->
                   h.kind() == kind
@@ -246,7 +284,7 @@ class EventTable implements TableIn {
       List<BottleEvent> before =
           kept.computeIfAbsent(
               bottle.id(), id -> new ArrayList<>(events.findByBottleIdOrderById(id)));
-      if (TableIn.meet(
+      if (HouseholdTable.meet(
               before, e -> e.kind() == kind && second(e.happenedAt()).equals(second(began)))
           .isPresent()) {
         return false;

@@ -6,6 +6,7 @@ import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
 import dremsa.server.http.Problem;
 import dremsa.server.papers.CalendarFile;
+import dremsa.server.reminders.Reminders;
 import io.swagger.v3.oas.annotations.Hidden;
 import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
@@ -31,12 +32,18 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @Transactional
 class ShelfCalendar {
+  /** So many steps to come are in a calendar at most. */
+  private static final int MOST_CALLS = 300;
+
   private final BottleRepository repository;
   private final Households households;
   private final JdbcTemplate jdbc;
+  private final Reminders reminders;
   private final SecureRandom random = new SecureRandom();
 
-  ShelfCalendar(BottleRepository repository, Households households, JdbcTemplate jdbc) {
+  ShelfCalendar(
+      BottleRepository repository, Households households, Reminders reminders, JdbcTemplate jdbc) {
+    this.reminders = reminders;
     this.repository = repository;
     this.households = households;
     this.jdbc = jdbc;
@@ -126,21 +133,17 @@ class ShelfCalendar {
                   : List.of(MORNING.minusDays(Judging.SOON_DAYS), MORNING),
               null));
     }
-    jdbc.query(
-        "select occasion, due_at, title, words from reminder where household_id = ?"
-            + " and subject like 'batch:%' and kind = 'NOW' order by due_at limit 300",
-        row -> {
-          events.add(
-              new CalendarFile.Event(
-                  row.getString(1).replace(':', '-'),
-                  row.getTimestamp(2).toInstant(),
-                  Duration.ofMinutes(10),
-                  row.getString(4) + " – " + row.getString(3),
-                  "",
-                  List.of(Duration.ZERO),
-                  null));
-        },
-        householdId.toString());
+    for (Reminders.Coming coming : reminders.coming(householdId, "batch:", MOST_CALLS)) {
+      events.add(
+          new CalendarFile.Event(
+              coming.occasion().replace(':', '-'),
+              coming.at(),
+              Duration.ofMinutes(10),
+              coming.words() + " – " + coming.title(),
+              "",
+              List.of(Duration.ZERO),
+              null));
+    }
     return CalendarFile.of(events, now);
   }
 

@@ -131,7 +131,7 @@ class WasteController {
       Map<String, Sum> byFormula) {
     jdbc.query(
         "select h.happened_at, h.kind, h.millilitres, h.detail, b.formula_id, b.formula_name"
-            + " from happening h join batch b on b.id = h.batch_id"
+            + " from happening_line h join batch_name b on b.id = h.batch_id"
             + " where h.household_id = ? and h.happened_at >= ? and h.undone = false"
             + " and h.kind in ('BOTTLED', 'TAKEN', 'FINISHED', 'DISCARDED')",
         row -> {
@@ -188,10 +188,9 @@ class WasteController {
   }
 
   private static final String COSTS =
-      "select h.happened_at, h.grams * l.price / l.grams, b.formula_id"
-          + " from lot_happening h join lot l on l.id = h.lot_id join batch b on b.id = h.batch_id"
-          + " where h.household_id = ? and h.happened_at >= ? and h.undone = false"
-          + " and l.price is not null and l.grams > 0";
+      "select c.happened_at, c.cost, b.formula_id"
+          + " from lot_cost c join batch_name b on b.id = c.batch_id"
+          + " where c.household_id = ? and c.happened_at >= ?";
 
   private static WasteView view(Map<YearMonth, Sum> byMonth, Map<String, Sum> byFormula) {
     List<MonthLine> months = new ArrayList<>();

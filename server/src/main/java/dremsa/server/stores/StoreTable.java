@@ -2,8 +2,8 @@ package dremsa.server.stores;
 
 import dremsa.core.material.Materials;
 import dremsa.server.materials.HouseholdMaterials;
+import dremsa.server.tables.HouseholdTable;
 import dremsa.server.tables.Row;
-import dremsa.server.tables.TableIn;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -13,7 +13,14 @@ import org.springframework.stereotype.Component;
 
 /** Lots of the stores. */
 @Component
-class StoreTable implements TableIn {
+class StoreTable implements HouseholdTable {
+  private static final String QUERY =
+      """
+      select material_id as material, origin, grams, left_grams, got_on, opened_on, price, place,
+        note, ended_at as ended
+      from lot where household_id = ? order by got_on, material_id
+      """;
+
   private static final double MOST_GRAMS = 100_000;
 
   private final Stores stores;
@@ -47,6 +54,11 @@ class StoreTable implements TableIn {
   }
 
   @Override
+  public String query() {
+    return QUERY;
+  }
+
+  @Override
   public Taking begin(UUID household, Instant now) {
     Materials known = materials.of(household);
     List<Lot> there = new ArrayList<>(lots.findByHouseholdId(household));
@@ -71,7 +83,7 @@ class StoreTable implements TableIn {
             row.number("price", 0, 1e6),
             row.text("place", 80),
             row.text("note", 300));
-    if (TableIn.meet(
+    if (HouseholdTable.meet(
             there,
             lot ->
                 lot.materialId().equals(material)

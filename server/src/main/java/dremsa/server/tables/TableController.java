@@ -49,21 +49,26 @@ class TableController {
   private final JdbcTemplate jdbc;
   private final Households households;
   private final TableReader reader;
+  private final List<HouseholdTable> tables;
 
-  TableController(JdbcTemplate jdbc, Households households, TableReader reader) {
+  TableController(
+      JdbcTemplate jdbc, Households households, TableReader reader, List<HouseholdTable> tables) {
     this.jdbc = jdbc;
     this.households = households;
     this.reader = reader;
+    this.tables = tables;
   }
 
   @Operation(summary = "A table for a spreadsheet", hidden = true)
   @GetMapping("/api/tables/{table}.csv")
   ResponseEntity<StreamingResponseBody> write(
       @AuthenticationPrincipal Member member, @PathVariable String table) {
-    String sql = TableQueries.ALL.get(table);
-    if (sql == null) {
-      throw Problem.notFound("table");
-    }
+    String sql =
+        tables.stream()
+            .filter(each -> each.name().equals(table))
+            .map(HouseholdTable::query)
+            .findFirst()
+            .orElseThrow(() -> Problem.notFound("table"));
     Household household = households.of(member.household());
     return ResponseEntity.ok()
         .header("Content-Type", "text/csv;charset=UTF-8")

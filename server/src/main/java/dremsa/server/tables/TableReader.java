@@ -22,11 +22,11 @@ public class TableReader {
   private static final int MOST_LINES = 20_000;
   private static final int MOST_TOLD = 20;
 
-  private final List<TableIn> tables;
+  private final List<HouseholdTable> tables;
   private final Households households;
   private final Turns turns;
 
-  TableReader(List<TableIn> tables, Households households, Turns turns) {
+  TableReader(List<HouseholdTable> tables, Households households, Turns turns) {
     this.tables = tables;
     this.households = households;
     this.turns = turns;
@@ -69,7 +69,7 @@ public class TableReader {
   private TableOutcome readInTurn(UUID householdId, String name, String file, boolean look) {
     Household household = households.of(householdId);
     Instant now = households.now(household);
-    TableIn table =
+    HouseholdTable table =
         tables.stream()
             .filter(t -> t.name().equals(name))
             .findFirst()
@@ -89,7 +89,7 @@ public class TableReader {
                   "The first line names none of the columns of '%s': %s.",
                   name, String.join(", ", table.columns()))));
     }
-    TableIn.Taking taking = table.begin(householdId, now);
+    HouseholdTable.Taking taking = table.begin(householdId, now);
     List<LineSaid> left = new ArrayList<>();
     List<LineSaid> wrong = new ArrayList<>();
     int taken = 0;
@@ -97,9 +97,9 @@ public class TableReader {
     for (CSVRecord record : records.subList(1, records.size())) {
       int line = (int) record.getRecordNumber();
       try {
-        TableIn.Taken became = taking.take(row(record, header, household));
+        HouseholdTable.Taken became = taking.take(row(record, header, household));
         taken += became.taken() ? 1 : 0;
-        there += became == TableIn.Taken.THERE ? 1 : 0;
+        there += became == HouseholdTable.Taken.THERE ? 1 : 0;
         if (!became.why().isEmpty()) {
           left.add(new LineSaid(line, "", became.why()));
         }

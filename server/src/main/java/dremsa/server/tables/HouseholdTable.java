@@ -6,13 +6,19 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Predicate;
 
-/** A table that can be read in. */
-public interface TableIn {
+/** A table for a spreadsheet: it goes out as its package selects it, and can be read in again. */
+public interface HouseholdTable {
   /** As in the address of the table. */
   String name();
 
   /** Its columns, as they are written out. */
   List<String> columns();
+
+  /**
+   * The SELECT that writes it out; its columns are named as the header shall be, and each of its
+   * places is the household.
+   */
+  String query();
 
   /** Begins to read a file. */
   Taking begin(UUID household, Instant now);
