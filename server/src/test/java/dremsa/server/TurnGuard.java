@@ -4,8 +4,10 @@ import java.lang.reflect.Method;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Queue;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -54,6 +56,19 @@ class TurnGuard {
 
   private static final Set<String> BEGUN = ConcurrentHashMap.newKeySet();
 
+  private static final Queue<String> STATEMENTS = new ConcurrentLinkedQueue<>();
+
+  /**
+   * What is asked of the database, the household's own session left out, while something is done.
+   */
+  static List<String> statements(Runnable work) {
+    STATEMENTS.clear();
+    work.run();
+    return STATEMENTS.stream()
+        .filter(sql -> !sql.toLowerCase(Locale.ROOT).contains("spring_session"))
+        .toList();
+  }
+
   /** The application has started. */
   static void watch() {
     watching = true;
@@ -88,6 +103,7 @@ class TurnGuard {
   private static final class Statements implements QueryExecutionListener {
     @Override
     public void beforeQuery(ExecutionInfo execution, List<QueryInfo> queries) {
+      queries.forEach(query -> STATEMENTS.add(query.getQuery().strip().replaceAll("\\s+", " ")));
       if (!watching) {
         return;
       }

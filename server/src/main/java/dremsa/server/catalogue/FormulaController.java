@@ -162,7 +162,7 @@ class FormulaController {
         .map(
             formula -> {
               try {
-                return line(planner.resolve(household, formula, kitchen), all);
+                return line(planner.resolve(household, formula, kitchen, all), all);
               } catch (Problem e) {
                 return broken(formula, all, e.getMessage());
               }

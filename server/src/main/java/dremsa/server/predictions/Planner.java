@@ -195,7 +195,15 @@ public class Planner {
 
   /** A formula of a household in its surroundings, with the brews it is made with freshly made. */
   public Brew resolve(UUID household, Formula formula, Kitchen kitchen) {
-    Materials all = materials.of(household);
+    return resolve(household, formula, kitchen, materials.of(household));
+  }
+
+  /**
+   * The same for those who resolve many.
+   *
+   * @param all the household's materials
+   */
+  public Brew resolve(UUID household, Formula formula, Kitchen kitchen, Materials all) {
     return resolve(formula, kitchen, all, planned(household, formula, kitchen, all));
   }
 

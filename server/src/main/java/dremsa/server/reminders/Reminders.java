@@ -46,20 +46,24 @@ public class Reminders {
         "delete from reminder where household_id = ? and subject = ?",
         household.toString(),
         subject);
-    for (Due due : dues) {
-      jdbc.update(
-          "insert ignore into reminder"
-              + " (household_id, subject, occasion, due_at, kind, title, words, link)"
-              + " values (?, ?, ?, ?, ?, ?, ?, ?)",
-          household.toString(),
-          subject,
-          due.occasion(),
-          Timestamp.from(due.at()),
-          due.kind().name(),
-          cut(due.title(), 160),
-          cut(due.words(), 400),
-          due.link());
-    }
+    jdbc.batchUpdate(
+        "insert ignore into reminder"
+            + " (household_id, subject, occasion, due_at, kind, title, words, link)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?)",
+        dues.stream()
+            .map(
+                due ->
+                    new Object[] {
+                      household.toString(),
+                      subject,
+                      due.occasion(),
+                      Timestamp.from(due.at()),
+                      due.kind().name(),
+                      cut(due.title(), 160),
+                      cut(due.words(), 400),
+                      due.link()
+                    })
+            .toList());
   }
 
   private static String cut(String words, int most) {

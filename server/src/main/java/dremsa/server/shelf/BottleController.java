@@ -193,10 +193,11 @@ class BottleController {
   BottleView get(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
     Household household = households.of(member.household());
     Bottle bottle = shelf.get(household.id(), id);
-    BatchRecord batch = runs.record(household.id(), bottle.batchId());
-    Formula formula = batch.brew().formula();
     Instant now = households.now(household);
-    Verdict verdict = judging.judge(bottle, bottle.endedAt() == null ? now : bottle.endedAt());
+    Judging.Known known = judging.known(bottle);
+    BatchRecord batch = known.batch();
+    Formula formula = batch.brew().formula();
+    Verdict verdict = known.judge(bottle.endedAt() == null ? now : bottle.endedAt());
     return new BottleView(
         line(bottle, today(household)),
         batch.code(),
@@ -204,9 +205,7 @@ class BottleController {
         batch.startedAt(),
         now,
         today(household),
-        VerdictJson.of(
-            verdict,
-            bottle.endedAt() == null ? judging.known(bottle).hangsOn(now) : Optional.empty()),
+        VerdictJson.of(verdict, bottle.endedAt() == null ? known.hangsOn(now) : Optional.empty()),
         new KeptBy(bottle.school(), bottle.cleanWorking(), List.of(School.values())),
         batch.brew().materials().stream().map(material -> material.name()).toList(),
         formula.purposes().stream().sorted().map(Purpose::words).toList(),

@@ -226,8 +226,9 @@ class FridgeController {
     List<Touched> touched = new ArrayList<>();
     UUID id = null;
     if (look) {
+      Judging.Round round = standing.isEmpty() ? null : judging.round(standing);
       for (Bottle bottle : standing) {
-        Judging.Known known = judging.known(bottle);
+        Judging.Known known = round.known(bottle);
         var keeping = known.keeping();
         for (KeepEvent.FridgeWarmed piece : order.pieces()) {
           keeping = keeping.with(piece);
@@ -247,8 +248,9 @@ class FridgeController {
                   stored.write(WarmSpellJson.of(order.pieces())),
                   now));
       id = event.id();
+      Judging.Round round = standing.isEmpty() ? null : judging.round(standing);
       for (Bottle bottle : standing) {
-        judging.saved(bottle, now);
+        round.saved(bottle, now);
         if (bottle.place() == Place.FRIDGE || !bottle.lastDay().equals(before.get(bottle.id()))) {
           history.note(
               household,

@@ -2,6 +2,7 @@ package dremsa.server.shelf;
 
 import dremsa.core.brew.Contents;
 import dremsa.core.keep.Assumption;
+import dremsa.core.keep.Climates;
 import dremsa.core.keep.Inherited;
 import dremsa.core.keep.KeepEvent;
 import dremsa.core.keep.Keeping;
@@ -22,9 +23,12 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Says how long a bottle keeps after all that happened to it, and plans what it will call for. */
@@ -74,6 +78,11 @@ class Judging {
       return judge(keeping, now);
     }
 
+    /** What so much of it consists of. */
+    Contents contents(double millilitres, Instant now) {
+      return judge(now).contents().millilitres(millilitres);
+    }
+
     /** What its last day takes for granted most. */
     Optional<Assumption> hangsOn(Instant now) {
       LocalDate shown = judge(now).lastDay();
@@ -92,33 +101,76 @@ class Judging {
     }
   }
 
+  /** A bottle with all that is known of it, read for it alone. */
   Known known(Bottle bottle) {
-    BatchRecord batch = runs.record(bottle.householdId(), bottle.batchId());
-    Household household = households.of(bottle.householdId());
-    List<KeepEvent> all = new ArrayList<>();
-    for (BottleEvent event :
-        events.findByBottleIdAndUndoneFalseOrderByHappenedAtAscIdAsc(bottle.id())) {
-      keepEvent(event, all);
+    return round(List.of(bottle)).known(bottle);
+  }
+
+  /** Begins to judge several bottles of one household, after all that happened to them so far. */
+  Round round(List<Bottle> bottles) {
+    return new Round(bottles);
+  }
+
+  /** Bottles of a household, judged with what they share read once and each batch reckoned once. */
+  final class Round {
+    private final Household household;
+    private final Climates climates;
+    private final List<KeepEvent.FridgeWarmed> warm = new ArrayList<>();
+    private final Map<UUID, List<BottleEvent>> happened;
+    private final Map<UUID, BatchRecord> batches = new HashMap<>();
+
+    private Round(List<Bottle> bottles) {
+      UUID id = bottles.get(0).householdId();
+      household = households.of(id);
+      climates = kitchens.climates(id);
+      happened =
+          events
+              .findByBottleIdInAndUndoneFalseOrderByHappenedAtAscIdAsc(
+                  bottles.stream().map(Bottle::id).toList())
+              .stream()
+              .collect(Collectors.groupingBy(BottleEvent::bottleId));
+      Instant first = bottles.stream().map(Bottle::filledAt).min(Instant::compareTo).orElseThrow();
+      fridge
+          .findByHouseholdIdAndUndoneFalseAndToAtAfterOrderByFromAt(id, first)
+          .forEach(
+              event ->
+                  stored.read(event.pieces(), WarmSpellJson.class).pieces().stream()
+                      .map(WarmSpellJson.PieceJson::toCore)
+                      .forEach(warm::add));
     }
-    for (FridgeEvent event :
-        fridge.findByHouseholdIdAndUndoneFalseAndToAtAfterOrderByFromAt(
-            bottle.householdId(), bottle.filledAt())) {
-      stored.read(event.pieces(), WarmSpellJson.class).pieces().forEach(p -> all.add(p.toCore()));
+
+    Known known(Bottle bottle) {
+      BatchRecord batch =
+          batches.computeIfAbsent(
+              bottle.batchId(), id -> runs.record(bottle.householdId(), bottle.batchId()));
+      List<KeepEvent> all = new ArrayList<>();
+      happened.getOrDefault(bottle.id(), List.of()).forEach(event -> keepEvent(event, all));
+      all.addAll(warm);
+      return new Known(
+          bottle,
+          batch,
+          new Keeping(
+              batch.startedAt(),
+              household.zone(),
+              bottle.school(),
+              bottle.firstPlace(),
+              all,
+              batch.inherited(),
+              bottle.cleanWorking(),
+              climates,
+              bottle.sizeMl(),
+              Keeping.Doubt.NONE));
     }
-    return new Known(
-        bottle,
-        batch,
-        new Keeping(
-            batch.startedAt(),
-            household.zone(),
-            bottle.school(),
-            bottle.firstPlace(),
-            all,
-            batch.inherited(),
-            bottle.cleanWorking(),
-            kitchens.climates(bottle.householdId()),
-            bottle.sizeMl(),
-            Keeping.Doubt.NONE));
+
+    /** Reckons a bottle anew, saves it and plans what it will call for. */
+    void saved(Bottle bottle, Instant now) {
+      if (bottle.status() == Bottle.Status.STANDING) {
+        Known known = known(bottle);
+        bottle.judged(known.judge(now), known.keeping().stands());
+      }
+      repository.saveAndFlush(bottle);
+      plan(bottle, now, household.zone());
+    }
   }
 
   private void keepEvent(BottleEvent event, List<KeepEvent> into) {
@@ -145,27 +197,31 @@ class Judging {
   /** What a bottle brings along when so much of it is poured out. */
   Inherited poured(Bottle bottle, double millilitres, Instant now) {
     Known known = known(bottle);
-    Verdict verdict = known.judge(now);
-    Contents contents = verdict.contents().millilitres(millilitres);
     return Inherited.of(
-        bottle.name() + " " + known.batch().code(), contents, known.keeping(), verdict);
+        bottle.name() + " " + known.batch().code(),
+        known.contents(millilitres, now),
+        known.keeping(),
+        known.judge(now));
   }
 
   /** Reckons a bottle anew, saves it and plans what it will call for. */
   void saved(Bottle bottle, Instant now) {
     if (bottle.status() == Bottle.Status.STANDING) {
-      Known known = known(bottle);
-      bottle.judged(known.judge(now), known.keeping().stands());
+      round(List.of(bottle)).saved(bottle, now);
+    } else {
+      repository.saveAndFlush(bottle);
+      plan(bottle, now);
     }
-    repository.saveAndFlush(bottle);
-    plan(bottle, now);
   }
 
   /** Every standing bottle anew, after something happened to all of them. */
   void savedAll(UUID household, Instant now) {
-    repository
-        .findByHouseholdIdAndStatus(household, Bottle.Status.STANDING)
-        .forEach(bottle -> saved(bottle, now));
+    List<Bottle> standing =
+        repository.findByHouseholdIdAndStatus(household, Bottle.Status.STANDING);
+    if (!standing.isEmpty()) {
+      Round round = round(standing);
+      standing.forEach(bottle -> round.saved(bottle, now));
+    }
   }
 
   /** A bottle that was never filled calls for nothing. */
@@ -175,10 +231,13 @@ class Judging {
 
   /** Plans what a bottle will call for; what was due before now is not told again. */
   void plan(Bottle bottle, Instant now) {
+    plan(bottle, now, households.of(bottle.householdId()).zone());
+  }
+
+  private void plan(Bottle bottle, Instant now, ZoneId zone) {
     List<Due> dues = new ArrayList<>();
     if (bottle.status() == Bottle.Status.STANDING) {
       LocalDate last = bottle.lastDay();
-      ZoneId zone = households.of(bottle.householdId()).zone();
       if (!bottle.useNow()) {
         due(dues, bottle, last.minusDays(SOON_DAYS), zone, Due.Kind.SOON, "Use it soon");
       }

@@ -82,14 +82,19 @@ class LabelController {
         baseAddress.isBlank()
             ? request.getScheme() + "://" + request.getServerName() + ":" + request.getServerPort()
             : baseAddress;
-    List<LabelSheet.Label> labels = new ArrayList<>();
+    List<Bottle> bottles = new ArrayList<>();
     for (int i = 0; i < form.bottles().size(); i++) {
       Bottle bottle = shelf.get(household.id(), form.bottles().get(i));
       if (bottle.status() != Bottle.Status.STANDING) {
         throw Problem.invalid(
             FieldProblem.of("bottles[" + i + "]", bottle.id(), "This bottle is gone already."));
       }
-      Judging.Known known = judging.known(bottle);
+      bottles.add(bottle);
+    }
+    List<LabelSheet.Label> labels = new ArrayList<>();
+    Judging.Round round = judging.round(bottles);
+    for (Bottle bottle : bottles) {
+      Judging.Known known = round.known(bottle);
       bottle.printed();
       history.note(
           household.id(),
@@ -99,7 +104,7 @@ class LabelController {
           Happening.Kind.LABELLED,
           null,
           "last day " + bottle.lastDay());
-      judging.saved(bottle, now);
+      round.saved(bottle, now);
       labels.add(label(household, bottle, known.batch(), form.name(), base));
     }
     int skip = form.skip() == null ? 0 : form.skip();

@@ -113,10 +113,15 @@ public class Shelf {
   @Transactional(propagation = Propagation.MANDATORY)
   public void climateChanged(ClimateChanged event) {
     UUID change = UUID.randomUUID();
-    for (Bottle bottle :
-        repository.findByHouseholdIdAndStatus(event.household(), Bottle.Status.STANDING)) {
+    List<Bottle> standing =
+        repository.findByHouseholdIdAndStatus(event.household(), Bottle.Status.STANDING);
+    if (standing.isEmpty()) {
+      return;
+    }
+    Judging.Round round = judging.round(standing);
+    for (Bottle bottle : standing) {
       LocalDate before = bottle.lastDay();
-      judging.saved(bottle, event.at());
+      round.saved(bottle, event.at());
       if (!bottle.lastDay().equals(before)) {
         history.note(
             event.household(),
@@ -208,20 +213,21 @@ public class Shelf {
               bottle.leftMl()));
     }
     double taken = Math.min(millilitres, bottle.leftMl());
-    uses.used(bottle, taken, told, at);
+    Judging.Round round = judging.round(List.of(bottle));
+    uses.used(round.known(bottle), taken, told, at);
     bottle.take(taken);
     note(bottle, at, Happening.Kind.TAKEN, taken, told.words());
     if (bottle.leftMl() < EYE) {
       bottle.end(Bottle.Status.FINISHED, null, at);
     }
-    judging.saved(bottle, at);
+    round.saved(bottle, at);
   }
 
   /** It is used up, whatever the record says is left. */
   @Transactional
   public void finish(UUID household, UUID id, long version, Instant at) {
     Bottle bottle = standing(household, id, version);
-    uses.used(bottle, bottle.leftMl(), Uses.Told.NOTHING, at);
+    uses.used(judging.known(bottle), bottle.leftMl(), Uses.Told.NOTHING, at);
     note(bottle, at, Happening.Kind.FINISHED, bottle.leftMl(), "");
     bottle.end(Bottle.Status.FINISHED, null, at);
     bottle.take(bottle.leftMl());

@@ -14,12 +14,10 @@ import org.springframework.stereotype.Component;
 @Component
 class Uses {
   private final BottleUseRepository repository;
-  private final Judging judging;
   private final ApplicationEventPublisher events;
 
-  Uses(BottleUseRepository repository, Judging judging, ApplicationEventPublisher events) {
+  Uses(BottleUseRepository repository, ApplicationEventPublisher events) {
     this.repository = repository;
-    this.judging = judging;
     this.events = events;
   }
 
@@ -41,7 +39,8 @@ class Uses {
   }
 
   /** It was used now; nothing of nothing is no use. */
-  void used(Bottle bottle, double millilitres, Told told, Instant at) {
+  void used(Judging.Known known, double millilitres, Told told, Instant at) {
+    Bottle bottle = known.bottle();
     if (millilitres <= 0) {
       return;
     }
@@ -52,7 +51,7 @@ class Uses {
             bottle.householdId(),
             use.id(),
             bottle.id(),
-            judging.poured(bottle, millilitres, at).contents(),
+            known.contents(millilitres, at),
             millilitres,
             at,
             Optional.ofNullable(told.who()),
