@@ -67,7 +67,7 @@ export function inKitchen(node: ReactNode, answers: Answers, household: Partial<
       throw new Error(`nobody answers ${asked.method} ${asked.path}`);
     }
     const answer: unknown =
-      typeof known === 'function' ? (known as (s: Sent) => Answer)(asked) : known;
+      typeof known === 'function' ? await (known as (s: Sent) => Answer)(asked) : known;
     return answer instanceof Refused
       ? new Response(
           JSON.stringify({

@@ -22,3 +22,8 @@ window.ResizeObserver = class {
 };
 
 Element.prototype.scrollIntoView = () => undefined;
+
+// Mantine's growing text fields listen for fonts.
+Object.defineProperty(document, 'fonts', {
+  value: { addEventListener: () => undefined, removeEventListener: () => undefined },
+});

@@ -6,7 +6,7 @@ import { api, ask, keys, type LabelFormat } from '../../api/client';
 import { useFeed, useShelf } from '../../api/queries';
 import { said, saidElse } from '../../kit/fields';
 import { useFormat } from '../../kit/format';
-import { Empty, tell, Waiting } from '../../kit/states';
+import { Failed, Empty, tell, Waiting } from '../../kit/states';
 
 const FORMATS: Record<LabelFormat, string> = {
   A4_21: '63.5 × 38.1 mm, 21 on A4',
@@ -54,6 +54,13 @@ export function LabelsPage() {
     },
   });
   if (shelf.isPending) return <Waiting />;
+  if (shelf.isError) {
+    return (
+      <main className="page" id="main">
+        <Failed error={shelf.error} again={() => shelf.refetch()} />
+      </main>
+    );
+  }
   const bottles = shelf.data?.bottles ?? [];
   return (
     <main className="page reading" id="main">
