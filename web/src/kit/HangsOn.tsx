@@ -1,5 +1,6 @@
 import type { Prediction } from '../api/client';
 import type { Format } from './format';
+import { capital } from './words';
 
 type Keeping = Prediction['keeping'];
 
@@ -9,8 +10,7 @@ export function HangsOn({ keeping, format }: { keeping: Keeping; format: Format 
   if (!on) return null;
   return (
     <p className="small">
-      <b>{on.words.charAt(0).toUpperCase() + on.words.slice(1)}:</b>{' '}
-      {on.useNow ? 'nothing of it keeps' : format.dayLong(on.lastDay)}.
+      <b>{capital(on.words)}:</b> {on.useNow ? 'nothing of it keeps' : format.dayLong(on.lastDay)}.
     </p>
   );
 }

@@ -1,7 +1,7 @@
 import { Button, NumberInput, Select } from '@mantine/core';
 import type { Container } from '../../api/client';
 import { said } from '../../kit/fields';
-import { CONTAINERS } from './containers';
+import { capital, options, WORDS } from '../../kit/words';
 
 export interface Fill {
   container: Container;
@@ -28,7 +28,7 @@ export function BottleFills({
           <Select
             className="field-s"
             label={`Container ${i + 1}`}
-            data={CONTAINERS}
+            data={options(WORDS.containers, capital)}
             value={fill.container}
             onChange={(c) => set(i, { container: c as Container })}
           />

@@ -7,7 +7,7 @@ import { said, saidElse } from '../../kit/fields';
 import { figure, useFormat } from '../../kit/format';
 import { Failed, tell, Waiting } from '../../kit/states';
 import { BottlePicture } from '../../signature';
-import { CONTAINERS } from '../bench/containers';
+import { capital, options, WORDS } from '../../kit/words';
 
 const SPRAYS: Container[] = ['SPRAY', 'TRIGGER'];
 
@@ -63,7 +63,7 @@ function Owned({ line }: { line: ContainerLine }) {
     ),
   );
   const remove = useContainersChange(() => ask(api.DELETE('/api/containers/{id}', path)));
-  const words = CONTAINERS.find((c) => c.value === line.kind)!.label;
+  const words = capital(WORDS.containers[line.kind]);
   const save = () => Number(owned) !== line.owned && change.mutate({ ...line, owned: +owned });
   return (
     <li className="row end">
@@ -149,7 +149,7 @@ function OneMore() {
       <div className="row end">
         <Select
           label="One more sort"
-          data={CONTAINERS}
+          data={options(WORDS.containers, capital)}
           value={kind}
           onChange={(k) => setKind(k as Container)}
           w={180}

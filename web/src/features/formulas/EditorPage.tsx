@@ -23,7 +23,7 @@ import { ChooseLinks } from './ChooseLinks';
 import { IngredientLines } from './IngredientLines';
 import { StepLines } from './StepLines';
 import { useEditor, type Keeping } from './useEditor';
-import { PURPOSES } from './words';
+import { options, WORDS } from '../../kit/words';
 
 /** Changes a formula of the household's own; the self-check speaks as it goes. */
 export function EditorPage() {
@@ -112,7 +112,7 @@ function Editor({ id, view }: { id: string; view: FormulaView }) {
             <MultiSelect
               className="field"
               label="Used as"
-              data={PURPOSES}
+              data={options(WORDS.purposes)}
               value={formula.purposes ?? []}
               onChange={(p) => edit({ ...formula, purposes: p as Purpose[] }, '')}
             />
@@ -222,12 +222,6 @@ function KeptLine({ editor }: { editor: ReturnType<typeof useEditor> }) {
   );
 }
 
-const GRAVE: Record<Finding['severity'], string> = {
-  ERROR: 'Cannot be brewed so',
-  WARNING: 'Will probably go wrong',
-  NOTE: 'Worth knowing',
-};
-
 function Check({ findings }: { findings: Finding[] }) {
   return (
     <section aria-labelledby="check" aria-live="polite">
@@ -236,7 +230,7 @@ function Check({ findings }: { findings: Finding[] }) {
       {findings.map((f) => (
         <div key={f.code + f.place} className="caution">
           <p>
-            <b>{GRAVE[f.severity]}:</b> {f.what}
+            <b>{WORDS.severities[f.severity]}:</b> {f.what}
           </p>
           <p className="small">{f.why}</p>
           <p className="small">

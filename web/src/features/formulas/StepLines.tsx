@@ -6,8 +6,9 @@ import { CelsiusInput } from '../../kit/CelsiusInput';
 import { said } from '../../kit/fields';
 import { duration } from '../../kit/format';
 import { moved, newStep, withStep } from './draft';
-import { CONTAINERS, STEP_KINDS, stepWords, TOOLS } from './words';
+import { STEP_KINDS, stepWords } from './words';
 import './formulas.css';
+import { options, WORDS } from '../../kit/words';
 
 interface Props {
   formula: Formula;
@@ -172,8 +173,8 @@ function stretched(window: Window, usual: number): Window {
 function details(step: Step, names: Record<string, string>): string {
   const parts: string[] = [];
   if (step.window) parts.push(duration(step.window.usual!));
-  if (step.tool) parts.push(TOOLS.find((t) => t.value === step.tool)?.label ?? '');
-  if (step.container) parts.push(CONTAINERS.find((c) => c.value === step.container)?.label ?? '');
+  if (step.tool) parts.push(WORDS.strainers[step.tool]);
+  if (step.container) parts.push(WORDS.containers[step.container]);
   if (step.ingredients?.length) parts.push(step.ingredients.map((k) => names[k] ?? k).join(', '));
   return parts.length ? ` · ${parts.join(' · ')}` : '';
 }
@@ -360,7 +361,7 @@ function StepForm({
           <Select
             label="Through"
             w={150}
-            data={TOOLS}
+            data={options(WORDS.strainers)}
             value={step.tool}
             onChange={(tool) => set({ tool: tool as Step['tool'] })}
           />
@@ -369,7 +370,7 @@ function StepForm({
           <Select
             label="Into"
             w={170}
-            data={CONTAINERS}
+            data={options(WORDS.containers)}
             value={step.container}
             onChange={(container) => set({ container: container as Step['container'] })}
           />

@@ -1,14 +1,6 @@
 import type { Figure } from '../../api/client';
 import { figure } from '../../kit/format';
-
-const PROVENANCE: Record<NonNullable<Figure['provenance']>, string> = {
-  PUBLISHED: 'published',
-  COMMON_PRACTICE: 'common practice',
-  FROM_MEMORY: 'from memory',
-  ESTIMATE: 'our estimate',
-  CALIBRATED: 'calibrated in this kitchen',
-  HOUSEHOLD: 'set by the household',
-};
+import { WORDS } from '../../kit/words';
 
 /** A figure with unit, range and where it comes from. */
 export function figureWords(f: Figure): string {
@@ -18,5 +10,5 @@ export function figureWords(f: Figure): string {
       ? ` (${figure(f.low)} to ${figure(f.high)})`
       : '';
   const source = f.source ? `: ${f.source}` : '';
-  return `${figure(f.value)}${range}${unit}, ${PROVENANCE[f.provenance ?? 'ESTIMATE']}${source}`;
+  return `${figure(f.value)}${range}${unit}, ${WORDS.provenances[f.provenance ?? 'ESTIMATE']}${source}`;
 }

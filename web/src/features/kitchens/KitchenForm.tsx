@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { api, ask, keys, type Household, type Kitchen } from '../../api/client';
 import { CelsiusInput } from '../../kit/CelsiusInput';
 import { said } from '../../kit/fields';
-import { TOOLS } from '../formulas/words';
 import { Outcome } from './Outcome';
 import { PastClimates } from './PastClimates';
+import { options, WORDS } from '../../kit/words';
 
 /** Climate, hobs, vessels, strainers and measures: what the model needs to know. */
 export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: number }) {
@@ -250,7 +250,7 @@ export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: n
       </div>
       <h2>Strainers</h2>
       <div className="row">
-        {TOOLS.map((t) => (
+        {options(WORDS.strainers).map((t) => (
           <Checkbox
             key={t.value}
             size="md"

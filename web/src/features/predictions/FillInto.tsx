@@ -1,6 +1,6 @@
 import type { Prediction } from '../../api/client';
 import { figure } from '../../kit/format';
-import { CONTAINERS } from '../bench/containers';
+import { WORDS } from '../../kit/words';
 
 /** What it will be filled into, and what is to be done for that first. */
 export function FillInto({ filling }: { filling: Prediction['filling'] }) {
@@ -20,7 +20,7 @@ export function FillInto({ filling }: { filling: Prediction['filling'] }) {
 export function inWords(containers: Prediction['filling']['containers']): string {
   const counts = new Map<string, number>();
   for (const c of containers) {
-    const words = CONTAINERS.find((k) => k.value === c.container)!.label.toLowerCase();
+    const words = WORDS.containers[c.container];
     const key = `${words} of ${figure(c.sizeMl)} mL`;
     counts.set(key, (counts.get(key) ?? 0) + 1);
   }

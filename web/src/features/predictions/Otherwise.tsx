@@ -3,10 +3,11 @@ import { useState } from 'react';
 import type { FormulaView, Prediction } from '../../api/client';
 import { said } from '../../kit/fields';
 import { duration } from '../../kit/format';
-import { stepWords, TOOLS } from '../formulas/words';
+import { stepWords } from '../formulas/words';
 import { Dial } from './Dial';
 import { asItStands, type Draft, type Likeness } from './target';
 import './predictions.css';
+import { options, WORDS } from '../../kit/words';
 
 interface Props {
   view: FormulaView;
@@ -123,7 +124,7 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
               className="field-s"
               key={i}
               label={`Step ${i + 1}: strain through`}
-              data={TOOLS}
+              data={options(WORDS.strainers)}
               value={draft.tools[i] ?? step.tool}
               onChange={(tool) =>
                 onChange({ tools: { ...draft.tools, [i]: tool as NonNullable<typeof step.tool> } })

@@ -11,8 +11,9 @@ import { done, Failed, tell, Waiting } from '../../kit/states';
 import { BottlePicture, KeepingBand } from '../../signature';
 import { Happen } from './Happen';
 import { TakeSome } from './TakeSome';
-import { DISCARD_WORDS, happened, PLACE_WORDS, tagWords } from './words';
+import { happened, tagWords } from './words';
 import './shelf.css';
+import { capital, WORDS } from '../../kit/words';
 
 /** A bottle: how long, why, what happened to it. */
 export function BottlePage() {
@@ -103,7 +104,7 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
                 </p>
               )}
               <p className="small">
-                {PLACE_WORDS[bottle.place]}
+                {capital(WORDS.places[bottle.place])}
                 {standing && (
                   <>
                     {' · '}
@@ -132,14 +133,14 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
                 <div className="stack sheet">
                   <h2>Why?</h2>
                   <div className="row">
-                    {(Object.keys(DISCARD_WORDS) as DiscardReason[]).map((reason) => (
+                    {(Object.keys(WORDS.discardReasons) as DiscardReason[]).map((reason) => (
                       <Button
                         key={reason}
                         variant="outline"
                         color="madder"
                         onClick={() => discard.mutate(reason)}
                       >
-                        {DISCARD_WORDS[reason]}
+                        {WORDS.discardReasons[reason]}
                       </Button>
                     ))}
                   </div>

@@ -5,7 +5,7 @@ import { useShelf, useWhatIf } from '../../api/queries';
 import { said, saidElse } from '../../kit/fields';
 import { duration, type Format } from '../../kit/format';
 import { useBottleChange } from './useBottleChange';
-import { PLACE_WORDS } from './words';
+import { capital, WORDS } from '../../kit/words';
 
 type What = BottleEvent['what'];
 
@@ -101,7 +101,7 @@ function Asked({ event, view, others, format, error, busy, onChange, onDo }: Ask
   const fields = ['hours', 'millilitres', 'portionMl', 'into', 'place', 'school'];
   const before = look.data?.before;
   const after = look.data?.after;
-  const words = WORDS[event.what];
+  const words = SAID[event.what];
   return (
     <div className="sheet stack above">
       {event.what === 'LEFT_OUT' && (
@@ -228,7 +228,11 @@ function Asked({ event, view, others, format, error, busy, onChange, onDo }: Ask
           loading={busy}
           disabled={!complete || Boolean(look.error)}
           onClick={() =>
-            onDo(event.what === 'MOVE' && event.place ? PLACE_WORDS[event.place] : words.done)
+            onDo(
+              event.what === 'MOVE' && event.place
+                ? capital(WORDS.places[event.place])
+                : words.done,
+            )
           }
         >
           {words.tap}
@@ -238,7 +242,7 @@ function Asked({ event, view, others, format, error, busy, onChange, onDo }: Ask
   );
 }
 
-const WORDS: Record<What, { tap: string; done: string }> = {
+const SAID: Record<What, { tap: string; done: string }> = {
   LEFT_OUT: { tap: 'It happened: it is back', done: 'Noted: left out' },
   MOVE: { tap: 'Put it there', done: 'Moved' },
   OPEN: { tap: 'It happened', done: 'Noted: opened' },

@@ -7,15 +7,7 @@ import { useFeed, useShelf } from '../../api/queries';
 import { said, saidElse } from '../../kit/fields';
 import { useFormat } from '../../kit/format';
 import { Failed, Empty, tell, Waiting } from '../../kit/states';
-
-const FORMATS: Record<LabelFormat, string> = {
-  A4_21: '63.5 × 38.1 mm, 21 on A4',
-  A4_8: '99.1 × 67.7 mm, 8 on A4',
-  LETTER_10: '4 × 2 in, 10 on Letter',
-  A4_PLAIN: 'plain A4, to cut',
-  LETTER_PLAIN: 'plain Letter, to cut',
-  TAPE: 'to write off, for tape',
-};
+import { options, WORDS } from '../../kit/words';
 
 /** Labels for bottles, and the calendar that goes with them. */
 export function LabelsPage() {
@@ -105,7 +97,7 @@ export function LabelsPage() {
           <div className="row end">
             <Select
               label="Sheet"
-              data={Object.entries(FORMATS).map(([value, label]) => ({ value, label }))}
+              data={options(WORDS.labelFormats)}
               value={sheet}
               onChange={(s) => {
                 setSheet((s as LabelFormat | null) ?? 'A4_21');

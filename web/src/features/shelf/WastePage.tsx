@@ -5,7 +5,7 @@ import { useWaste } from '../../api/queries';
 import { figure } from '../../kit/format';
 import { Empty, Failed, Waiting } from '../../kit/states';
 import { Patterns } from '../../signature';
-import { DISCARD_WORDS } from './words';
+import { WORDS } from '../../kit/words';
 
 const litres = (ml: number) => (ml >= 1000 ? `${figure(ml / 1000)} L` : `${Math.round(ml)} mL`);
 
@@ -89,7 +89,7 @@ export function WastePage() {
                     <td className={f.thrownMl > 0 ? 'strong' : ''}>{litres(f.thrownMl)}</td>
                     <td>
                       {f.reasons
-                        .map((r) => `${DISCARD_WORDS[r.reason]} ${litres(r.millilitres)}`)
+                        .map((r) => `${WORDS.discardReasons[r.reason]} ${litres(r.millilitres)}`)
                         .join(', ')}
                     </td>
                   </tr>

@@ -1,5 +1,6 @@
-import type { BottleLine, DiscardReason, HistoryLine } from '../../api/client';
+import type { BottleLine, HistoryLine } from '../../api/client';
 import type { Format } from '../../kit/format';
+import { WORDS } from '../../kit/words';
 
 /** What the tag says; its shape and colour say the same. */
 export function tagWords(bottle: BottleLine, format: Format, today: string): string {
@@ -10,20 +11,10 @@ export function tagWords(bottle: BottleLine, format: Format, today: string): str
     : `till ${format.tagDay(bottle.lastDay, today)}`;
 }
 
-export const DISCARD_WORDS: Record<DiscardReason, string> = {
-  DATE: 'past its day',
-  MOULD: 'mould',
-  SMELL: 'smell',
-  SEPARATED: 'separated',
-  DISLIKED: 'did not like it',
-  SPILLED: 'spilled',
-  OTHER: 'another reason',
-};
-
 /** The reason is the first word of a discard's detail; the note follows a colon. */
 export function discardWords(detail: string): string {
-  const [reason, ...note] = detail.split(': ');
-  const words = DISCARD_WORDS[reason as DiscardReason] ?? reason;
+  const [reason = '', ...note] = detail.split(': ');
+  const words = (WORDS.discardReasons as Record<string, string>)[reason] ?? reason;
   return note.length > 0 ? `${words}: ${note.join(': ')}` : words;
 }
 
@@ -86,11 +77,3 @@ export function happened(line: Pick<HistoryLine, 'kind' | 'millilitres' | 'detai
       return `thrown away, ${ml}: ${discardWords(line.detail)}`;
   }
 }
-
-/** Where a bottle stands, as it is said of the shelf. */
-export const PLACE_WORDS: Record<BottleLine['place'], string> = {
-  FRIDGE: 'In the fridge',
-  FREEZER: 'In the freezer',
-  ROOM: 'In the cupboard',
-  BATHROOM: 'Out in the bathroom',
-};

@@ -15,11 +15,20 @@ public record Finding(
   /** How grave a finding is. */
   public enum Severity {
     /** It cannot be brewed, or may hurt somebody. */
-    ERROR,
-    /** It will probably go wrong. */
-    WARNING,
-    /** Worth knowing. */
-    NOTE
+    ERROR("Cannot be brewed so"),
+    WARNING("Will probably go wrong"),
+    NOTE("Worth knowing");
+
+    private final String words;
+
+    Severity(String words) {
+      this.words = words;
+    }
+
+    /** As it stands before what was found. */
+    public String words() {
+      return words;
+    }
   }
 
   /** The slips that are looked for. */

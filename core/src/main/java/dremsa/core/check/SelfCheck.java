@@ -128,7 +128,7 @@ public final class SelfCheck {
             Code.IMPOSSIBLE_HERE,
             Severity.WARNING,
             step(i),
-            "There is no " + tool.words().replaceFirst("^an? ", "") + " in this kitchen.",
+            "There is no " + tool.noun() + " in this kitchen.",
             "A coarser one lets powder through.",
             "Get one, or use another that is as fine.");
       }

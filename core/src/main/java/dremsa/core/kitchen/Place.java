@@ -2,21 +2,23 @@ package dremsa.core.kitchen;
 
 /** Where a brew or a bottle stands. */
 public enum Place {
-  ROOM("room temperature"),
+  ROOM("room temperature", "in the cupboard"),
   /** Out beside the bath: warmer than the kitchen, and steamy. */
-  BATHROOM("the bathroom"),
-  FRIDGE("the fridge"),
-  FREEZER("the freezer");
+  BATHROOM("the bathroom", "out in the bathroom"),
+  FRIDGE("the fridge", "in the fridge"),
+  FREEZER("the freezer", "in the freezer");
 
   private final String words;
+  private final String where;
 
   /** A bathroom is so much warmer than the kitchen; our estimate, °C. */
   private static final double BATHROOM_WARMER_C = 3;
 
   private static final double WARMEST_C = 45;
 
-  Place(String words) {
+  Place(String words, String where) {
     this.words = words;
+    this.where = where;
   }
 
   public String words() {
@@ -37,5 +39,10 @@ public enum Place {
       case FRIDGE -> climate.fridgeC();
       case FREEZER -> climate.freezerC();
     };
+  }
+
+  /** Where a bottle stands, as it is said of the shelf: {@code "in the cupboard"}. */
+  public String where() {
+    return where;
   }
 }

@@ -40,4 +40,9 @@ public enum StrainTool {
   public boolean stopsPowder() {
     return stopsPowder;
   }
+
+  /** Without its article: {@code "nut-milk bag"}. */
+  public String noun() {
+    return words.replaceFirst("^an? ", "");
+  }
 }

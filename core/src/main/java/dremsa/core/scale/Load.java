@@ -4,6 +4,7 @@ import dremsa.core.brew.Brew;
 import dremsa.core.brew.Prediction;
 import dremsa.core.brew.StepOutcome;
 import dremsa.core.formula.Step;
+import dremsa.core.kitchen.StrainTool;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -21,8 +22,7 @@ public record Load(int step, String equipment, int fillings) {
     for (StepOutcome outcome : prediction.steps()) {
       if (outcome.fillings() > 1) {
         Step step = brew.formula().steps().get(outcome.index());
-        String equipment =
-            step.strainer().map(tool -> tool.words().replaceFirst("^an? ", "")).orElse("blender");
+        String equipment = step.strainer().map(StrainTool::noun).orElse("blender");
         loads.add(new Load(outcome.index(), equipment, outcome.fillings()));
       }
     }

@@ -20,6 +20,7 @@ import io.swagger.v3.oas.models.responses.ApiResponse;
 import java.lang.reflect.RecordComponent;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -33,7 +34,7 @@ class ApiDocument {
   private static final String PROBLEM = "Problem";
 
   @Bean
-  OpenApiCustomizer problems() {
+  OpenApiCustomizer problems(List<Words> lists) {
     return api -> {
       api.info(
           new Info()
@@ -48,6 +49,9 @@ class ApiDocument {
           .values()
           .forEach(path -> path.readOperations().forEach(ApiDocument::addProblem));
       sortSchemas(api);
+      Map<String, Object> words = new java.util.TreeMap<>();
+      lists.forEach(list -> words.put(list.name(), list.words()));
+      api.addExtension("x-words", words);
     };
   }
 

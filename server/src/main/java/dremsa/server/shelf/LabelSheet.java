@@ -26,14 +26,15 @@ final class LabelSheet {
 
   /** Sizes that are sold as sticky sheets, and plain paper to cut; common practice. */
   enum Format {
-    A4_21(Paper.A4, 3, 7, 63.5f, 38.1f, 7.2f, 15.15f, 2.5f, 0),
-    A4_8(Paper.A4, 2, 4, 99.1f, 67.7f, 4.65f, 13.1f, 2.5f, 0),
-    LETTER_10(Paper.LETTER, 2, 5, 101.6f, 50.8f, 4.0f, 12.7f, 4.8f, 0),
-    A4_PLAIN(Paper.A4, 2, 5, 90, 52, 12, 14, 6, 3),
-    LETTER_PLAIN(Paper.LETTER, 2, 4, 90, 58, 14, 14, 6, 3),
+    A4_21("63.5 × 38.1 mm, 21 on A4", Paper.A4, 3, 7, 63.5f, 38.1f, 7.2f, 15.15f, 2.5f, 0),
+    A4_8("99.1 × 67.7 mm, 8 on A4", Paper.A4, 2, 4, 99.1f, 67.7f, 4.65f, 13.1f, 2.5f, 0),
+    LETTER_10("4 × 2 in, 10 on Letter", Paper.LETTER, 2, 5, 101.6f, 50.8f, 4.0f, 12.7f, 4.8f, 0),
+    A4_PLAIN("plain A4, to cut", Paper.A4, 2, 5, 90, 52, 12, 14, 6, 3),
+    LETTER_PLAIN("plain Letter, to cut", Paper.LETTER, 2, 4, 90, 58, 14, 14, 6, 3),
     /** Lines to write on by hand, for tape. */
-    TAPE(Paper.A4, 2, 12, 90, 19, 12, 12, 6, 3);
+    TAPE("to write off, for tape", Paper.A4, 2, 12, 90, 19, 12, 12, 6, 3);
 
+    private final String words;
     private final Paper.Size paper;
     private final int columns;
     private final int rows;
@@ -45,6 +46,7 @@ final class LabelSheet {
     private final float gapY;
 
     Format(
+        String words,
         Paper.Size paper,
         int columns,
         int rows,
@@ -54,6 +56,7 @@ final class LabelSheet {
         float topMm,
         float gapXMm,
         float gapYMm) {
+      this.words = words;
       this.paper = paper;
       this.columns = columns;
       this.rows = rows;
@@ -63,6 +66,10 @@ final class LabelSheet {
       this.top = topMm * MM;
       this.gapX = gapXMm * MM;
       this.gapY = gapYMm * MM;
+    }
+
+    String words() {
+      return words;
     }
   }
 

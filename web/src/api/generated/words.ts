@@ -1,0 +1,89 @@
+/** Made by `npm run api` from server/openapi.json. */
+export const WORDS = {
+  "containers": {
+    "SPRAY": "spray bottle",
+    "TRIGGER": "trigger bottle",
+    "APPLICATOR": "applicator bottle",
+    "JAR": "jar",
+    "CUBES": "ice-cube tray"
+  },
+  "discardReasons": {
+    "DATE": "past its day",
+    "MOULD": "mould",
+    "SMELL": "smell",
+    "SEPARATED": "separated",
+    "DISLIKED": "did not like it",
+    "SPILLED": "spilled",
+    "OTHER": "another reason"
+  },
+  "labelFormats": {
+    "A4_21": "63.5 × 38.1 mm, 21 on A4",
+    "A4_8": "99.1 × 67.7 mm, 8 on A4",
+    "LETTER_10": "4 × 2 in, 10 on Letter",
+    "A4_PLAIN": "plain A4, to cut",
+    "LETTER_PLAIN": "plain Letter, to cut",
+    "TAPE": "to write off, for tape"
+  },
+  "places": {
+    "ROOM": "in the cupboard",
+    "BATHROOM": "out in the bathroom",
+    "FRIDGE": "in the fridge",
+    "FREEZER": "in the freezer"
+  },
+  "provenances": {
+    "PUBLISHED": "published",
+    "COMMON_PRACTICE": "common practice",
+    "FROM_MEMORY": "from memory",
+    "ESTIMATE": "our estimate",
+    "CALIBRATED": "calibrated in this kitchen",
+    "HOUSEHOLD": "set by the household"
+  },
+  "purposes": {
+    "LEAVE_IN": "leave-in spray",
+    "RINSE": "rinse",
+    "PRE_WASH": "pre-wash",
+    "STYLER": "styler",
+    "SCALP": "scalp treatment",
+    "MASK": "mask",
+    "CONDITIONER": "conditioner",
+    "OIL": "hair oil"
+  },
+  "severities": {
+    "ERROR": "Cannot be brewed so",
+    "WARNING": "Will probably go wrong",
+    "NOTE": "Worth knowing"
+  },
+  "stepKinds": {
+    "wash": "Wash",
+    "prepare": "Prepare",
+    "combine": "Put together",
+    "heat": "Heat to the boil",
+    "boil": "Boil",
+    "waterBath": "Water bath",
+    "steep": "Steep",
+    "soak": "Soak",
+    "ferment": "Ferment",
+    "macerate": "Macerate",
+    "cool": "Cool",
+    "strain": "Strain",
+    "blend": "Blend",
+    "add": "Stir in",
+    "bottle": "Bottle",
+    "freeze": "Freeze",
+    "divide": "Divide"
+  },
+  "strainers": {
+    "SIEVE": "sieve",
+    "CLOTH": "cloth",
+    "NUT_BAG": "nut-milk bag",
+    "STOCKING": "stocking",
+    "FINE_CLOTH": "very fine cloth",
+    "PAPER": "paper filter"
+  },
+  "vessels": {
+    "POT": "pot",
+    "BOWL": "bowl",
+    "JAR": "jar",
+    "BLENDER": "blender"
+  }
+} as const;
