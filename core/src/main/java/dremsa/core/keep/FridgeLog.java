@@ -106,7 +106,7 @@ public record FridgeLog(
     }
 
     private static double hours(Instant start, Instant end) {
-      return Duration.between(start, end).toMillis() / 3_600_000.0;
+      return Hours.between(start, end);
     }
   }
 }

@@ -1,10 +1,24 @@
 package dremsa.core.keep;
 
 import dremsa.core.measure.Said;
+import java.time.Duration;
+import java.time.Instant;
 
-/** Hours in a maker's words. */
+/** Hours between moments, and in a maker's words. */
 public final class Hours {
+  private static final double MILLIS = 3_600_000;
+
   private Hours() {}
+
+  /** Hours from one moment to another, to the millisecond; negative when it lies before. */
+  public static double between(Instant from, Instant to) {
+    return Duration.between(from, to).toMillis() / MILLIS;
+  }
+
+  /** So many hours after a moment, rounded to the millisecond; before it for a negative number. */
+  public static Instant after(Instant from, double hours) {
+    return from.plusMillis(Math.round(hours * MILLIS));
+  }
 
   /**
    * {@code "20 min"}, {@code "3 h"}, {@code "2.5 days"}, {@code "7 days"}; two figures are enough.

@@ -324,7 +324,7 @@ public record Keeping(
   }
 
   private Instant at(double hours) {
-    return start.plusMillis(Math.round(hours * 3_600_000));
+    return Hours.after(start, hours);
   }
 
   /** The dearest of what was done while it was made: what came after cannot be done otherwise. */

@@ -67,8 +67,7 @@ public record Leftover(
     /** The last day for it: a whole local day, never before the day it was strained. */
     public LocalDate lastDay(Instant strained, ZoneId zone) {
       LocalDate day = strained.atZone(zone).toLocalDate();
-      LocalDate last =
-          Keeping.lastWholeDay(strained.plusMillis(Math.round(hours * 3_600_000)), zone);
+      LocalDate last = Keeping.lastWholeDay(Hours.after(strained, hours), zone);
       return last.isBefore(day) ? day : last;
     }
   }

@@ -1,7 +1,6 @@
 package dremsa.core.keep;
 
 import dremsa.core.brew.Contents;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -105,7 +104,7 @@ record Life(
   }
 
   private static double hours(Instant start, Instant moment) {
-    return Duration.between(start, moment).toMillis() / 3_600_000.0;
+    return Hours.between(start, moment);
   }
 
   /** Share of the life that is spent by an hour, 0 to 1; 0 where there is only a cap. */

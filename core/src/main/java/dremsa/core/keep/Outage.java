@@ -1,7 +1,6 @@
 package dremsa.core.keep;
 
 import dremsa.core.kitchen.Climate;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,7 +69,7 @@ public final class Outage {
 
   private static KeepEvent.FridgeWarmed piece(
       Instant from, double afterHours, double hours, double celsius, String cause) {
-    Instant at = from.plus(Duration.ofMillis(Math.round(afterHours * 3_600_000)));
+    Instant at = Hours.after(from, afterHours);
     return new KeepEvent.FridgeWarmed(at, hours, celsius, cause);
   }
 }

@@ -6,7 +6,6 @@ import dremsa.core.brew.TracePoint;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.StepWords;
 import dremsa.core.kitchen.Place;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -109,13 +108,13 @@ final class Timeline {
     addStays(pieces, stays, chilling(prediction, keeping, begins), keeping);
     double opened = Double.NaN;
     for (KeepEvent event : keeping.events()) {
-      double hour = Math.max(bottled, hoursBetween(start, event.at()));
+      double hour = Math.max(bottled, Hours.between(start, event.at()));
       if (event instanceof KeepEvent.Opened) {
         opened = Double.isNaN(opened) ? hour : Math.min(opened, hour);
       } else if (event instanceof KeepEvent.Warmed warmed) {
         pieces = warmed(pieces, hour, hour + warmed.hours(), warmed.celsius(), warmed.cause());
       } else if (event instanceof KeepEvent.FridgeWarmed warm) {
-        pieces = fridgeWarmed(pieces, stays, hoursBetween(start, warm.at()), warm);
+        pieces = fridgeWarmed(pieces, stays, Hours.between(start, warm.at()), warm);
       }
     }
     return new Timeline(
@@ -144,7 +143,7 @@ final class Timeline {
     double from = bottled;
     Place stands = place;
     for (KeepEvent.Moved move : moves) {
-      double hour = Math.max(bottled, hoursBetween(start, move.at()));
+      double hour = Math.max(bottled, Hours.between(start, move.at()));
       if (move.place() != stands) {
         stays.add(new Stay(from, hour, stands));
         from = hour;
@@ -196,7 +195,7 @@ final class Timeline {
                   stay.place(),
                   stay.from(),
                   stay.to(),
-                  moment -> hoursBetween(keeping.start(), moment))) {
+                  moment -> Hours.between(keeping.start(), moment))) {
         double from = stretch.from();
         if (stay.place() != Place.FREEZER) {
           for (Piece piece : chilling) {
@@ -247,10 +246,6 @@ final class Timeline {
       }
     }
     return changed;
-  }
-
-  private static double hoursBetween(Instant start, Instant end) {
-    return Duration.between(start, end).toMillis() / 3_600_000.0;
   }
 
   /**
@@ -372,7 +367,7 @@ final class Timeline {
 
   /** Hours since the first step at a moment, not before the bottling. */
   double hourOf(Instant moment) {
-    return Math.max(bottledHour, hoursBetween(start, moment));
+    return Math.max(bottledHour, Hours.between(start, moment));
   }
 
   /** The hour at which so much more life is spent than by another hour. */

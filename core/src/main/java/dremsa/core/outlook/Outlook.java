@@ -12,9 +12,9 @@ import dremsa.core.brew.Ranges.Range;
 import dremsa.core.brew.Ranges.Result;
 import dremsa.core.brew.VesselChoice;
 import dremsa.core.keep.Assumption;
+import dremsa.core.keep.Hours;
 import dremsa.core.keep.Keeping;
 import dremsa.core.keep.KeepingClass;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -56,8 +56,6 @@ public record Outlook(
 
   /** Before the name of a landmark: the minute at which it is reached. */
   public static final String REACHED = "reached:";
-
-  private static final double HOUR_MS = 3_600_000;
 
   /** A run and how long its brew keeps. */
   private record Judged(Prediction prediction, Keeping.Lasting lasting) {}
@@ -140,9 +138,7 @@ public record Outlook(
     }
     all.add(
         new Result<>(
-            KEEPS,
-            Kind.POSITIVE,
-            j -> Duration.between(keeping.start(), j.lasting().runsOut()).toMillis() / HOUR_MS));
+            KEEPS, Kind.POSITIVE, j -> Hours.between(keeping.start(), j.lasting().runsOut())));
     return all;
   }
 

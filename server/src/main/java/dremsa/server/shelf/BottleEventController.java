@@ -1,5 +1,6 @@
 package dremsa.server.shelf;
 
+import dremsa.core.keep.Hours;
 import dremsa.core.keep.Inherited;
 import dremsa.core.keep.KeepEvent;
 import dremsa.core.keep.Keeping;
@@ -124,7 +125,7 @@ class BottleEventController {
   private Instant at(UUID household, UUID id, BottleEventForm form) {
     Instant now = households.now(household);
     double ago = form.hoursAgo() == null ? 0 : form.hoursAgo();
-    Instant at = now.minusMillis(Math.round(ago * 3_600_000));
+    Instant at = Hours.after(now, -ago);
     if (at.isBefore(shelf.get(household, id).filledAt())) {
       throw Problem.invalid(
           FieldProblem.of("hoursAgo", form.hoursAgo(), "It was not filled yet then."));

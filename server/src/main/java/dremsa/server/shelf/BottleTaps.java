@@ -1,5 +1,6 @@
 package dremsa.server.shelf;
 
+import dremsa.core.keep.Hours;
 import dremsa.core.keep.Inherited;
 import dremsa.core.keep.School;
 import dremsa.core.kitchen.Container;
@@ -12,7 +13,6 @@ import dremsa.server.http.Problem;
 import dremsa.server.kitchens.Kitchens;
 import dremsa.server.wire.PouredInJson;
 import dremsa.server.wire.Stored;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -88,8 +88,7 @@ public class BottleTaps {
   }
 
   static Instant since(Bottle bottle, double hours, Instant at) {
-    double most =
-        Math.min(LONGEST_H, Duration.between(bottle.filledAt(), at).toMillis() / 3_600_000.0);
+    double most = Math.min(LONGEST_H, Hours.between(bottle.filledAt(), at));
     if (!(hours > 0 && hours <= most)) {
       throw Problem.invalid(
           FieldProblem.range(
@@ -100,7 +99,7 @@ public class BottleTaps {
               0,
               most));
     }
-    return at.minusMillis(Math.round(hours * 3_600_000));
+    return Hours.after(at, -hours);
   }
 
   /** It stands in another place from now on. */

@@ -1,5 +1,6 @@
 package dremsa.server.shelf;
 
+import dremsa.core.keep.Hours;
 import dremsa.core.keep.KeepEvent;
 import dremsa.core.kitchen.Climate;
 import dremsa.core.kitchen.Place;
@@ -279,7 +280,7 @@ class EventTable implements HouseholdTable {
       // A line of the history tells when it was back, a line of its own when it began.
       Instant began =
           kind == BottleEvent.Kind.WARMED && !row.yes("silent")
-              ? at.minusMillis(Math.round(said.hours() * 3_600_000))
+              ? Hours.after(at, -said.hours())
               : at;
       List<BottleEvent> before =
           kept.computeIfAbsent(

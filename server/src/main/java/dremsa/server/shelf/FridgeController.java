@@ -1,6 +1,7 @@
 package dremsa.server.shelf;
 
 import dremsa.core.keep.FridgeLog;
+import dremsa.core.keep.Hours;
 import dremsa.core.keep.KeepEvent;
 import dremsa.core.keep.Outage;
 import dremsa.core.kitchen.Place;
@@ -145,11 +146,11 @@ class FridgeController {
     UUID household = member.household();
     Instant now = households.now(household);
     double ago = form.endedHoursAgo() == null ? 0 : form.endedHoursAgo();
-    Instant end = now.minusMillis(Math.round(ago * 3_600_000));
+    Instant end = Hours.after(now, -ago);
     if (form.hours() <= 0) {
       throw Problem.invalid(FieldProblem.range("hours", form.hours(), "Above 0.", 0, 336));
     }
-    Instant from = end.minusMillis(Math.round(form.hours() * 3_600_000));
+    Instant from = Hours.after(end, -form.hours());
     Order order;
     if (form.what() == FridgeWhat.POWER_CUT) {
       List<KeepEvent.FridgeWarmed> pieces =
@@ -173,7 +174,7 @@ class FridgeController {
 
   static Instant endOf(List<KeepEvent.FridgeWarmed> pieces) {
     KeepEvent.FridgeWarmed last = pieces.get(pieces.size() - 1);
-    return last.at().plusMillis(Math.round(last.hours() * 3_600_000));
+    return Hours.after(last.at(), last.hours());
   }
 
   /**
