@@ -111,6 +111,21 @@ class UsesTest {
   }
 
   @Test
+  void aBackupOfBeforeTheyWereRowsTellsOfThemInItsRecord() {
+    tap("take", Map.of("millilitres", 40));
+    tap("take", Map.of("millilitres", 25));
+    tap("undo", Map.of());
+    JdbcTemplate jdbc = TestServer.bean(JdbcTemplate.class);
+    TurnGuard.lookingAway(() -> jdbc.update("delete from bottle_use where bottle_id = ?", bottle));
+    byte[] backup = owner.file("/api/backup.zip").bytes();
+    Visitor other = Visitor.withHousehold();
+    assertThat(other.upload("/api/restore", "application/zip", backup).status()).isLessThan(300);
+    bottle = UUID.fromString(other.get("/api/bottles").text("/bottles/0/id"));
+    assertThat(rows()).extracting(row -> row.get("millilitres")).containsExactly(40.0, 25.0);
+    assertThat(rows()).extracting(row -> row.get("undone")).containsExactly(false, true);
+  }
+
+  @Test
   void aBackupKeepsThem() {
     tap("take", Map.of("millilitres", 40, "who", "Ada", "purpose", "RINSE"));
     byte[] backup = owner.file("/api/backup.zip").bytes();

@@ -28,12 +28,19 @@ class KeptBottles implements KeptTables {
 
   private final BottleRepository repository;
   private final Judging judging;
+  private final Uses uses;
   private final Stored stored;
   private final EntityManager entities;
 
-  KeptBottles(BottleRepository repository, Judging judging, Stored stored, EntityManager entities) {
+  KeptBottles(
+      BottleRepository repository,
+      Judging judging,
+      Uses uses,
+      Stored stored,
+      EntityManager entities) {
     this.repository = repository;
     this.judging = judging;
+    this.uses = uses;
     this.stored = stored;
     this.entities = entities;
   }
@@ -156,6 +163,7 @@ class KeptBottles implements KeptTables {
 
   @Override
   public void planAgain(UUID household, Instant now) {
+    uses.fromRecord(household);
     repository
         .findByHouseholdIdAndStatus(household, Bottle.Status.STANDING)
         .forEach(bottle -> judging.plan(bottle, now));

@@ -4,19 +4,23 @@ import dremsa.core.formula.Purpose;
 import java.time.Instant;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /** Keeps what was used of the bottles, and tells those who reckon with it. */
 @Component
 class Uses {
   private final BottleUseRepository repository;
+  private final JdbcTemplate jdbc;
   private final ApplicationEventPublisher events;
 
-  Uses(BottleUseRepository repository, ApplicationEventPublisher events) {
+  Uses(BottleUseRepository repository, JdbcTemplate jdbc, ApplicationEventPublisher events) {
+    this.jdbc = jdbc;
     this.repository = repository;
     this.events = events;
   }
@@ -68,6 +72,24 @@ class Uses {
       use.undo();
     }
     repository.save(use);
+  }
+
+  /**
+   * A backup of before uses were rows tells of them in its record alone: they are taken from there.
+   */
+  void fromRecord(UUID household) {
+    String id = household.toString();
+    jdbc.update(
+        "insert into bottle_use (household_id, bottle_id, used_at, millilitres, undone)"
+            + " select h.household_id, h.bottle_id, h.happened_at, h.millilitres, h.undone"
+            + " from happening_line h join bottle b"
+            + " on b.id = h.bottle_id and b.household_id = h.household_id"
+            + " where h.household_id = ? and h.kind in ('TAKEN', 'FINISHED') and h.millilitres > 0"
+            + " and h.detail not like ?"
+            + " and not exists (select 1 from bottle_use u where u.household_id = ?) order by h.id",
+        id,
+        Shelf.POURED_INTO + "%",
+        id);
   }
 
   /** The last use of a bottle is taken back, if it was this one; what was no use stays as it is. */
