@@ -227,7 +227,7 @@ class FridgeController {
     List<Touched> touched = new ArrayList<>();
     UUID id = null;
     if (look) {
-      Judging.Round round = standing.isEmpty() ? null : judging.round(standing);
+      Judging.Round round = judging.round(household, standing);
       for (Bottle bottle : standing) {
         Judging.Known known = round.known(bottle);
         var keeping = known.keeping();
@@ -249,7 +249,7 @@ class FridgeController {
                   stored.write(WarmSpellJson.of(order.pieces())),
                   now));
       id = event.id();
-      Judging.Round round = standing.isEmpty() ? null : judging.round(standing);
+      Judging.Round round = judging.round(household, standing);
       for (Bottle bottle : standing) {
         round.saved(bottle, now);
         if (bottle.place() == Place.FRIDGE || !bottle.lastDay().equals(before.get(bottle.id()))) {

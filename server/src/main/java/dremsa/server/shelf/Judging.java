@@ -3,6 +3,7 @@ package dremsa.server.shelf;
 import dremsa.core.brew.Contents;
 import dremsa.core.keep.Assumption;
 import dremsa.core.keep.Climates;
+import dremsa.core.keep.Hours;
 import dremsa.core.keep.Inherited;
 import dremsa.core.keep.KeepEvent;
 import dremsa.core.keep.Keeping;
@@ -103,12 +104,12 @@ class Judging {
 
   /** A bottle with all that is known of it, read for it alone. */
   Known known(Bottle bottle) {
-    return round(List.of(bottle)).known(bottle);
+    return round(bottle.householdId(), List.of(bottle)).known(bottle);
   }
 
-  /** Begins to judge several bottles of one household, after all that happened to them so far. */
-  Round round(List<Bottle> bottles) {
-    return new Round(bottles);
+  /** Begins to judge bottles of a household, after all that happened to them so far. */
+  Round round(UUID household, List<Bottle> bottles) {
+    return new Round(household, bottles);
   }
 
   /** Bottles of a household, judged with what they share read once and each batch reckoned once. */
@@ -119,8 +120,7 @@ class Judging {
     private final Map<UUID, List<BottleEvent>> happened;
     private final Map<UUID, BatchRecord> batches = new HashMap<>();
 
-    private Round(List<Bottle> bottles) {
-      UUID id = bottles.get(0).householdId();
+    private Round(UUID id, List<Bottle> bottles) {
       household = households.of(id);
       climates = kitchens.climates(id);
       happened =
@@ -129,9 +129,15 @@ class Judging {
                   bottles.stream().map(Bottle::id).toList())
               .stream()
               .collect(Collectors.groupingBy(BottleEvent::bottleId));
-      Instant first = bottles.stream().map(Bottle::filledAt).min(Instant::compareTo).orElseThrow();
+      bottles.stream()
+          .map(Bottle::filledAt)
+          .min(Instant::compareTo)
+          .ifPresent(first -> readFridge(id, first));
+    }
+
+    private void readFridge(UUID id, Instant since) {
       fridge
-          .findByHouseholdIdAndUndoneFalseAndToAtAfterOrderByFromAt(id, first)
+          .findByHouseholdIdAndUndoneFalseAndToAtAfterOrderByFromAt(id, since)
           .forEach(
               event ->
                   stored.read(event.pieces(), WarmSpellJson.class).pieces().stream()
@@ -145,7 +151,9 @@ class Judging {
               bottle.batchId(), id -> runs.record(bottle.householdId(), bottle.batchId()));
       List<KeepEvent> all = new ArrayList<>();
       happened.getOrDefault(bottle.id(), List.of()).forEach(event -> keepEvent(event, all));
-      all.addAll(warm);
+      warm.stream()
+          .filter(w -> Hours.after(w.at(), w.hours()).isAfter(bottle.filledAt()))
+          .forEach(all::add);
       return new Known(
           bottle,
           batch,
@@ -207,7 +215,7 @@ class Judging {
   /** Reckons a bottle anew, saves it and plans what it will call for. */
   void saved(Bottle bottle, Instant now) {
     if (bottle.status() == Bottle.Status.STANDING) {
-      round(List.of(bottle)).saved(bottle, now);
+      round(bottle.householdId(), List.of(bottle)).saved(bottle, now);
     } else {
       repository.saveAndFlush(bottle);
       plan(bottle, now);
@@ -218,10 +226,8 @@ class Judging {
   void savedAll(UUID household, Instant now) {
     List<Bottle> standing =
         repository.findByHouseholdIdAndStatus(household, Bottle.Status.STANDING);
-    if (!standing.isEmpty()) {
-      Round round = round(standing);
-      standing.forEach(bottle -> round.saved(bottle, now));
-    }
+    Round round = round(household, standing);
+    standing.forEach(bottle -> round.saved(bottle, now));
   }
 
   /** A bottle that was never filled calls for nothing. */

@@ -92,7 +92,7 @@ class LabelController {
       bottles.add(bottle);
     }
     List<LabelSheet.Label> labels = new ArrayList<>();
-    Judging.Round round = judging.round(bottles);
+    Judging.Round round = judging.round(household.id(), bottles);
     for (Bottle bottle : bottles) {
       Judging.Known known = round.known(bottle);
       bottle.printed();

@@ -115,10 +115,7 @@ public class Shelf {
     UUID change = UUID.randomUUID();
     List<Bottle> standing =
         repository.findByHouseholdIdAndStatus(event.household(), Bottle.Status.STANDING);
-    if (standing.isEmpty()) {
-      return;
-    }
-    Judging.Round round = judging.round(standing);
+    Judging.Round round = judging.round(event.household(), standing);
     for (Bottle bottle : standing) {
       LocalDate before = bottle.lastDay();
       round.saved(bottle, event.at());
@@ -213,7 +210,7 @@ public class Shelf {
               bottle.leftMl()));
     }
     double taken = Math.min(millilitres, bottle.leftMl());
-    Judging.Round round = judging.round(List.of(bottle));
+    Judging.Round round = judging.round(household, List.of(bottle));
     uses.used(round.known(bottle), taken, told, at);
     bottle.take(taken);
     note(bottle, at, Happening.Kind.TAKEN, taken, told.words());
