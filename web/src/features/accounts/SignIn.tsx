@@ -85,7 +85,7 @@ export function SignIn({ demo }: { demo: boolean }) {
             </div>
           )}
         </form>
-        <div aria-hidden="true" className="row end">
+        <div aria-hidden="true" className="door-bottles">
           <BottlePicture container="SPRAY" fill={0.8} tint="A7A24F" sizeMl={500} scale={1.5} />
           <BottlePicture container="JAR" fill={0.5} tint="CDB25A" sizeMl={250} scale={1.5} />
           <BottlePicture container="APPLICATOR" fill={0.9} tint="66793B" sizeMl={250} scale={1.5} />
