@@ -48,6 +48,10 @@ export const WORDS = {
     "CONDITIONER": "conditioner",
     "OIL": "hair oil"
   },
+  "schools": {
+    "CAREFUL": "careful",
+    "PRACTICE": "practice"
+  },
   "severities": {
     "ERROR": "Cannot be brewed so",
     "WARNING": "Will probably go wrong",

@@ -6,7 +6,7 @@ import { CelsiusInput } from '../../kit/CelsiusInput';
 import { said } from '../../kit/fields';
 import { Outcome } from './Outcome';
 import { PastClimates } from './PastClimates';
-import { options, WORDS } from '../../kit/words';
+import { capital, options, WORDS } from '../../kit/words';
 
 /** Climate, hobs, vessels, strainers and measures: what the model needs to know. */
 export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: number }) {
@@ -187,12 +187,7 @@ export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: n
           <Select
             label="Kind"
             w={120}
-            data={[
-              { value: 'POT', label: 'Pot' },
-              { value: 'BOWL', label: 'Bowl' },
-              { value: 'JAR', label: 'Jar' },
-              { value: 'BLENDER', label: 'Blender' },
-            ]}
+            data={options(WORDS.vessels, capital)}
             value={v.kind}
             onChange={(kind) => vessel(i, { kind: kind as typeof v.kind })}
           />

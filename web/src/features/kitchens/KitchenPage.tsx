@@ -12,6 +12,7 @@ import { BackupForm } from './BackupForm';
 import { KitchenForm } from './KitchenForm';
 import { TablesForm } from './TablesForm';
 import { Outcome } from './Outcome';
+import { capital, options, WORDS } from '../../kit/words';
 
 /** The kitchen and the household: what the model needs to know, and how it is written. */
 export function KitchenPage() {
@@ -104,10 +105,7 @@ function HouseholdForm({ household }: { household: Household }) {
           aria-labelledby="school"
           value={form.school}
           onChange={(v) => set({ school: v as Household['school'] })}
-          data={[
-            { value: 'CAREFUL', label: 'Careful' },
-            { value: 'PRACTICE', label: 'Practice' },
-          ]}
+          data={options(WORDS.schools, capital)}
         />
         <p className="soft small">
           {form.school === 'CAREFUL'

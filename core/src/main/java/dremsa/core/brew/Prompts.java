@@ -25,7 +25,7 @@ import java.util.List;
 /**
  * Finds when a step calls for hands or eyes. How often to stir, shake and look is common practice.
  */
-public final class Prompts implements StepCases.Some<Prompts> {
+public final class Prompts {
   private static final double DAY = 24 * 60;
 
   /** Roots and barks sink and stick: stirred this often, min. */
@@ -37,16 +37,7 @@ public final class Prompts implements StepCases.Some<Prompts> {
   /** Nobody is told more often within one step. */
   private static final int MOST_OF_A_KIND = 60;
 
-  private final Brew brew;
-  private final double minutes;
-  private final double extended;
-  private final List<Prompt> prompts = new ArrayList<>();
-
-  private Prompts(Brew brew, double minutes, double extended) {
-    this.brew = brew;
-    this.minutes = minutes;
-    this.extended = extended;
-  }
+  private Prompts() {}
 
   /**
    * What one step calls for, in the order of its minutes.
@@ -55,133 +46,133 @@ public final class Prompts implements StepCases.Some<Prompts> {
    * @param extended minutes that the maker added to its window
    */
   public static List<Prompt> of(Brew brew, StepOutcome outcome, double extended) {
-    Prompts prompts = new Prompts(brew, outcome.minutes(), extended);
     Step step = brew.formula().steps().get(outcome.index());
-    step.accept(prompts);
-    prompts.ending(step);
-    prompts.prompts.sort(Comparator.comparingDouble(Prompt::minute));
-    return List.copyOf(prompts.prompts);
+    List<Prompt> prompts = new ArrayList<>(step.accept(new Meanwhile(brew, outcome.minutes())));
+    ending(step, outcome.minutes(), extended, prompts);
+    prompts.sort(Comparator.comparingDouble(Prompt::minute));
+    return List.copyOf(prompts);
   }
 
-  private void say(Prompt.Kind kind, double minute, String words) {
-    prompts.add(new Prompt(kind, minute, words));
-  }
+  /** What each kind of step calls for while it lasts. */
+  private static final class Meanwhile implements StepCases.Some<List<Prompt>> {
+    private final Brew brew;
+    private final double minutes;
 
-  @Override
-  public Prompts combine(Combine step) {
-    if (step.pouredHot() && step.vessel() != VesselKind.POT) {
-      say(Prompt.Kind.FIRST, 0, "Warm the glass first");
+    Meanwhile(Brew brew, double minutes) {
+      this.brew = brew;
+      this.minutes = minutes;
     }
-    return this;
-  }
 
-  @Override
-  public Prompts prepare(Prepare step) {
-    if (step.treatment() == Treatment.DRAIN_LATEX) {
-      say(Prompt.Kind.FIRST, 0, "Stand the leaf upright to drain");
-      say(Prompt.Kind.NOW, step.time().shortest(), "Drained: now soak it in clean water");
+    @Override
+    public List<Prompt> combine(Combine step) {
+      return step.pouredHot() && step.vessel() != VesselKind.POT
+          ? List.of(new Prompt(Prompt.Kind.FIRST, 0, "Warm the glass first"))
+          : List.of();
     }
-    return this;
-  }
 
-  @Override
-  public Prompts waterBath(WaterBath step) {
-    say(Prompt.Kind.FIRST, 0, "Warm the jar first, lid loosely on");
-    return this;
-  }
-
-  @Override
-  public Prompts heat(Heat step) {
-    if (!step.stir()) {
-      return stirNowAndThen();
+    @Override
+    public List<Prompt> prepare(Prepare step) {
+      return step.treatment() == Treatment.DRAIN_LATEX
+          ? List.of(
+              new Prompt(Prompt.Kind.FIRST, 0, "Stand the leaf upright to drain"),
+              new Prompt(
+                  Prompt.Kind.NOW, step.time().shortest(), "Drained: now soak it in clean water"))
+          : List.of();
     }
-    say(Prompt.Kind.STIR, 0, "Start stirring");
-    if (minutes > 2) {
-      say(Prompt.Kind.STIR, minutes * STIR_ON_AT, "Keep stirring, without a stop");
+
+    @Override
+    public List<Prompt> waterBath(WaterBath step) {
+      return List.of(new Prompt(Prompt.Kind.FIRST, 0, "Warm the jar first, lid loosely on"));
     }
-    return this;
-  }
 
-  @Override
-  public Prompts boil(Boil step) {
-    if (!step.stir()) {
-      return stirNowAndThen();
+    @Override
+    public List<Prompt> heat(Heat step) {
+      if (!step.stir()) {
+        return stirNowAndThen();
+      }
+      Prompt start = new Prompt(Prompt.Kind.STIR, 0, "Start stirring");
+      return minutes > 2
+          ? List.of(
+              start,
+              new Prompt(Prompt.Kind.STIR, minutes * STIR_ON_AT, "Keep stirring, without a stop"))
+          : List.of(start);
     }
-    say(Prompt.Kind.STIR, 0, "Keep stirring");
-    return this;
-  }
 
-  private Prompts stirNowAndThen() {
-    if (sticks()) {
-      every(NOW_AND_THEN, "Stir", Prompt.Kind.STIR);
+    @Override
+    public List<Prompt> boil(Boil step) {
+      return step.stir()
+          ? List.of(new Prompt(Prompt.Kind.STIR, 0, "Keep stirring"))
+          : stirNowAndThen();
     }
-    return this;
-  }
 
-  @Override
-  public Prompts macerate(Macerate step) {
-    if (step.shakeEveryDays() > 0) {
-      every(step.shakeEveryDays() * DAY, "Shake the jar", Prompt.Kind.SHAKE);
+    private List<Prompt> stirNowAndThen() {
+      return sticks() ? every(NOW_AND_THEN, "Stir", Prompt.Kind.STIR) : List.of();
     }
-    return this;
-  }
 
-  @Override
-  public Prompts ferment(Ferment step) {
-    every(DAY, "Look at the ferment and smell it", Prompt.Kind.LOOK);
-    return this;
-  }
-
-  @Override
-  public Prompts soak(Soak step) {
-    if (step.time().usual() > DAY) {
-      every(DAY, "Look at the soak and swirl it", Prompt.Kind.LOOK);
+    @Override
+    public List<Prompt> macerate(Macerate step) {
+      return step.shakeEveryDays() > 0
+          ? every(step.shakeEveryDays() * DAY, "Shake the jar", Prompt.Kind.SHAKE)
+          : List.of();
     }
-    return this;
-  }
 
-  @Override
-  public Prompts otherwise(Step step) {
-    return this;
-  }
+    @Override
+    public List<Prompt> ferment(Ferment step) {
+      return every(DAY, "Look at the ferment and smell it", Prompt.Kind.LOOK);
+    }
 
-  private boolean sticks() {
-    return brew.materials().stream()
-        .map(Material::kind)
-        .anyMatch(
-            kind ->
-                kind == MaterialKind.ROOT
-                    || kind == MaterialKind.BARK
-                    || kind == MaterialKind.GRAIN
-                    || kind == MaterialKind.GUM_POWDER);
-  }
+    @Override
+    public List<Prompt> soak(Soak step) {
+      return step.time().usual() > DAY
+          ? every(DAY, "Look at the soak and swirl it", Prompt.Kind.LOOK)
+          : List.of();
+    }
 
-  private void every(double interval, String words, Prompt.Kind kind) {
-    int count = 0;
-    for (double at = interval; at < minutes - interval / 4 && count < MOST_OF_A_KIND; count++) {
-      say(kind, at, words);
-      at += interval;
+    @Override
+    public List<Prompt> otherwise(Step step) {
+      return List.of();
+    }
+
+    private boolean sticks() {
+      return brew.materials().stream()
+          .map(Material::kind)
+          .anyMatch(
+              kind ->
+                  kind == MaterialKind.ROOT
+                      || kind == MaterialKind.BARK
+                      || kind == MaterialKind.GRAIN
+                      || kind == MaterialKind.GUM_POWDER);
+    }
+
+    private List<Prompt> every(double interval, String words, Prompt.Kind kind) {
+      List<Prompt> prompts = new ArrayList<>();
+      double at = interval;
+      while (at < minutes - interval / 4 && prompts.size() < MOST_OF_A_KIND) {
+        prompts.add(new Prompt(kind, at, words));
+        at += interval;
+      }
+      return prompts;
     }
   }
 
   /** Its end, and a little before. */
-  private void ending(Step step) {
+  private static void ending(Step step, double minutes, double extended, List<Prompt> prompts) {
     String what = StepWords.headline(step);
     if (step.window().isPresent()) {
       Window window = step.window().get();
       double usual = window.usual() + extended;
-      soon(usual, what);
-      say(Prompt.Kind.NOW, usual, what + ": look at it");
+      soon(usual, what, prompts);
+      prompts.add(new Prompt(Prompt.Kind.NOW, usual, what + ": look at it"));
       double latest = window.longest() + extended;
       if (latest > usual) {
-        say(Prompt.Kind.LATE, latest, what + ": too long");
+        prompts.add(new Prompt(Prompt.Kind.LATE, latest, what + ": too long"));
       }
       return;
     }
     String reached = step.accept(REACHED);
     if (!reached.isEmpty()) {
-      soon(minutes, what);
-      say(Prompt.Kind.NOW, minutes, reached);
+      soon(minutes, what, prompts);
+      prompts.add(new Prompt(Prompt.Kind.NOW, minutes, reached));
     }
   }
 
@@ -205,10 +196,11 @@ public final class Prompts implements StepCases.Some<Prompts> {
       };
 
   /** A tenth of the time ahead, at least one and at most fifteen minutes. */
-  private void soon(double end, String what) {
+  private static void soon(double end, String what, List<Prompt> prompts) {
     double ahead = Math.min(15, Math.max(1, end / 10));
     if (end >= 4) {
-      say(Prompt.Kind.SOON, end - ahead, Said.of("%s: ends in %.0f min", what, ahead));
+      prompts.add(
+          new Prompt(Prompt.Kind.SOON, end - ahead, Said.of("%s: ends in %.0f min", what, ahead)));
     }
   }
 }

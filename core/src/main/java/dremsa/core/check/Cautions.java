@@ -19,16 +19,12 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Finds the cautions of a step from what the step does and what is in the pot. */
-public final class Cautions implements StepCases.Some<List<Caution>> {
-  private final Brew brew;
-
-  private Cautions(Brew brew) {
-    this.brew = brew;
-  }
+public final class Cautions {
+  private Cautions() {}
 
   /** The cautions at one step, the gravest first. */
   public static List<Caution> at(Brew brew, int index) {
-    Cautions cautions = new Cautions(brew);
+    AtStep cautions = new AtStep(brew);
     List<Caution> all = new ArrayList<>();
     if (cautions.has(MaterialKind.SPIRIT)) {
       all.add(Caution.NO_FLAME);
@@ -37,82 +33,91 @@ public final class Cautions implements StepCases.Some<List<Caution>> {
     return List.copyOf(all);
   }
 
-  @Override
-  public List<Caution> combine(Combine step) {
-    if (!step.pouredHot()) {
+  private static final class AtStep implements StepCases.Some<List<Caution>> {
+    private final Brew brew;
+
+    AtStep(Brew brew) {
+      this.brew = brew;
+    }
+
+    @Override
+    public List<Caution> combine(Combine step) {
+      if (!step.pouredHot()) {
+        return List.of();
+      }
+      boolean glass = step.vessel() == VesselKind.JAR || step.vessel() == VesselKind.BOWL;
+      return glass ? List.of(Caution.BURNS, Caution.WARM_THE_GLASS) : List.of(Caution.BURNS);
+    }
+
+    @Override
+    public List<Caution> heat(Heat step) {
+      return hob();
+    }
+
+    @Override
+    public List<Caution> boil(Boil step) {
+      return hob();
+    }
+
+    private List<Caution> hob() {
+      return has(MaterialKind.GUM_SEED) || has(MaterialKind.GRAIN)
+          ? List.of(Caution.BURNS, Caution.BOIL_OVER)
+          : List.of(Caution.BURNS);
+    }
+
+    @Override
+    public List<Caution> waterBath(WaterBath step) {
+      return has(MaterialKind.CARRIER_OIL)
+          ? List.of(Caution.BURNS, Caution.WARM_THE_GLASS, Caution.OIL_HEAT)
+          : List.of(Caution.BURNS, Caution.WARM_THE_GLASS);
+    }
+
+    @Override
+    public List<Caution> blend(Blend step) {
+      return List.of(Caution.HOT_BLENDER);
+    }
+
+    @Override
+    public List<Caution> prepare(Prepare step) {
+      return names(step, MaterialKind.ALOE_LEAF) ? List.of(Caution.LATEX) : List.of();
+    }
+
+    @Override
+    public List<Caution> strain(Strain step) {
+      boolean powder =
+          brew.materials().stream().map(Material::kind).anyMatch(MaterialKind::isPowder);
+      return powder ? List.of(Caution.FINE_STRAIN) : List.of();
+    }
+
+    @Override
+    public List<Caution> add(Add step) {
+      return names(step, MaterialKind.ESSENTIAL_OIL) ? List.of(Caution.NEVER_UNDILUTED) : List.of();
+    }
+
+    @Override
+    public List<Caution> bottle(Bottle step) {
+      List<Caution> all = new ArrayList<>();
+      all.add(Caution.CLEAN_BOTTLES);
+      all.add(Caution.NOT_FOR_DRINKING);
+      if (step.container().sprays()) {
+        all.add(Caution.CLOSE_EYES);
+      }
+      all.add(Caution.PATCH_TEST);
+      return all;
+    }
+
+    @Override
+    public List<Caution> otherwise(Step step) {
       return List.of();
     }
-    boolean glass = step.vessel() == VesselKind.JAR || step.vessel() == VesselKind.BOWL;
-    return glass ? List.of(Caution.BURNS, Caution.WARM_THE_GLASS) : List.of(Caution.BURNS);
-  }
 
-  @Override
-  public List<Caution> heat(Heat step) {
-    return hob();
-  }
-
-  @Override
-  public List<Caution> boil(Boil step) {
-    return hob();
-  }
-
-  private List<Caution> hob() {
-    return has(MaterialKind.GUM_SEED) || has(MaterialKind.GRAIN)
-        ? List.of(Caution.BURNS, Caution.BOIL_OVER)
-        : List.of(Caution.BURNS);
-  }
-
-  @Override
-  public List<Caution> waterBath(WaterBath step) {
-    return has(MaterialKind.CARRIER_OIL)
-        ? List.of(Caution.BURNS, Caution.WARM_THE_GLASS, Caution.OIL_HEAT)
-        : List.of(Caution.BURNS, Caution.WARM_THE_GLASS);
-  }
-
-  @Override
-  public List<Caution> blend(Blend step) {
-    return List.of(Caution.HOT_BLENDER);
-  }
-
-  @Override
-  public List<Caution> prepare(Prepare step) {
-    return names(step, MaterialKind.ALOE_LEAF) ? List.of(Caution.LATEX) : List.of();
-  }
-
-  @Override
-  public List<Caution> strain(Strain step) {
-    boolean powder = brew.materials().stream().map(Material::kind).anyMatch(MaterialKind::isPowder);
-    return powder ? List.of(Caution.FINE_STRAIN) : List.of();
-  }
-
-  @Override
-  public List<Caution> add(Add step) {
-    return names(step, MaterialKind.ESSENTIAL_OIL) ? List.of(Caution.NEVER_UNDILUTED) : List.of();
-  }
-
-  @Override
-  public List<Caution> bottle(Bottle step) {
-    List<Caution> all = new ArrayList<>();
-    all.add(Caution.CLEAN_BOTTLES);
-    all.add(Caution.NOT_FOR_DRINKING);
-    if (step.container().sprays()) {
-      all.add(Caution.CLOSE_EYES);
+    private boolean names(Step step, MaterialKind kind) {
+      return step.ingredients().stream()
+          .anyMatch(key -> brew.materialOf(key).filter(m -> m.kind() == kind).isPresent());
     }
-    all.add(Caution.PATCH_TEST);
-    return all;
-  }
 
-  @Override
-  public List<Caution> otherwise(Step step) {
-    return List.of();
-  }
-
-  private boolean names(Step step, MaterialKind kind) {
-    return step.ingredients().stream()
-        .anyMatch(key -> brew.materialOf(key).filter(m -> m.kind() == kind).isPresent());
-  }
-
-  private boolean has(MaterialKind kind) {
-    return brew.materials().stream().anyMatch(material -> material.kind() == kind);
+    private boolean has(MaterialKind kind) {
+      return brew.materials().stream().anyMatch(material -> material.kind() == kind);
+    }
   }
 }

@@ -265,10 +265,7 @@ public final class SelfCheck {
   /** Juice, water or a brew in oil, with nothing that preserves it. */
   private void wetOil() {
     boolean fresh = brew.materials().stream().anyMatch(m -> m.kind().isFresh());
-    if (!fresh
-        && prediction.finished().oilShare() > 0.5
-        && Classifier.classify(prediction.contents(), school).keepingClass()
-            == KeepingClass.OIL_WET) {
+    if (!fresh && prediction.finished().oilShare() > 0.5 && keptAs() == KeepingClass.OIL_WET) {
       add(
           Code.WET_PLANT_IN_OIL,
           Severity.WARNING,
@@ -408,9 +405,7 @@ public final class SelfCheck {
     }
     boolean watery = prediction.finished().waterShare() > 0.3;
     // Strong vinegar keeps by its acid: there it would be wrong to say that it does not.
-    boolean vinegar =
-        Classifier.classify(prediction.contents(), school).keepingClass() == KeepingClass.VINEGAR;
-    if (all.isEmpty() && watery && !vinegar) {
+    if (all.isEmpty() && watery && keptAs() != KeepingClass.VINEGAR) {
       for (int i = 0; i < formula.ingredients().size(); i++) {
         MaterialKind kind = brew.materials().get(i).kind();
         if (kind == MaterialKind.ESSENTIAL_OIL || kind == MaterialKind.ACID) {
@@ -515,6 +510,10 @@ public final class SelfCheck {
   private boolean washed(String key) {
     return formula.steps().stream()
         .anyMatch(s -> s.kind() == StepKind.WASH && s.ingredients().contains(key));
+  }
+
+  private KeepingClass keptAs() {
+    return Classifier.classify(prediction.contents(), school).keepingClass();
   }
 
   private boolean has(MaterialKind kind) {

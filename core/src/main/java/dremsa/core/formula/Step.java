@@ -37,7 +37,7 @@ public sealed interface Step {
 
   /** Whether it needs hands for as long as it lasts. */
   default boolean needsHands() {
-    return true;
+    return !stands() && !onlyCools();
   }
 
   /**
@@ -330,11 +330,6 @@ public sealed interface Step {
   /** Let it stand and cool at room temperature. */
   record Steep(boolean cover, Window time, Guide guide) implements Timed {
     @Override
-    public boolean needsHands() {
-      return false;
-    }
-
-    @Override
     public boolean stands() {
       return true;
     }
@@ -357,11 +352,6 @@ public sealed interface Step {
 
   /** Let it stand in cold liquid. */
   record Soak(Place place, Window time, Guide guide) implements Timed {
-    @Override
-    public boolean needsHands() {
-      return false;
-    }
-
     @Override
     public boolean stands() {
       return true;
@@ -386,11 +376,6 @@ public sealed interface Step {
   /** Let starch water sour, lidded, at room temperature. */
   record Ferment(Window time, Guide guide) implements Timed {
     @Override
-    public boolean needsHands() {
-      return false;
-    }
-
-    @Override
     public boolean stands() {
       return true;
     }
@@ -409,11 +394,6 @@ public sealed interface Step {
   /** Leave a plant in spirit or oil for days or weeks, in the dark. */
   record Macerate(int shakeEveryDays, Window time, Guide guide) implements Timed {
     @Override
-    public boolean needsHands() {
-      return false;
-    }
-
-    @Override
     public boolean stands() {
       return true;
     }
@@ -431,11 +411,6 @@ public sealed interface Step {
 
   /** Cool to a temperature. */
   record Cool(double toC, CoolingWay way, boolean cover, Guide guide) implements Step {
-    @Override
-    public boolean needsHands() {
-      return false;
-    }
-
     @Override
     public boolean onlyCools() {
       return true;

@@ -60,9 +60,11 @@ public class Backup {
       if (table.picture().isPresent()) {
         Long bytes =
             jdbc.queryForObject(
-                "select coalesce(sum(length(%s)), 0) from %s where household_id = ?"
-                    .replaceFirst("%s", table.picture().get().name())
-                    .replaceFirst("%s", table.name()),
+                "select coalesce(sum(length("
+                    + table.picture().get().name()
+                    + ")), 0) from "
+                    + table.name()
+                    + " where household_id = ?",
                 Long.class,
                 household.toString());
         sum += bytes == null ? 0 : bytes;

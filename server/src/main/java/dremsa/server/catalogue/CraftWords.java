@@ -3,6 +3,7 @@ package dremsa.server.catalogue;
 import dremsa.core.check.Finding;
 import dremsa.core.formula.Purpose;
 import dremsa.core.formula.StepKind;
+import dremsa.core.keep.School;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
 import dremsa.core.kitchen.StrainTool;
@@ -43,6 +44,11 @@ class CraftWords {
   @Bean("words.places")
   Words places() {
     return Words.of("places", Place.class, Place::where);
+  }
+
+  @Bean("words.schools")
+  Words schools() {
+    return Words.of("schools", School.class, School::words);
   }
 
   @Bean("words.provenances")

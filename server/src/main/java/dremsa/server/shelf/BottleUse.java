@@ -66,12 +66,4 @@ class BottleUse {
   double millilitres() {
     return millilitres;
   }
-
-  @Nullable String who() {
-    return who;
-  }
-
-  @Nullable Purpose purpose() {
-    return purpose;
-  }
 }
