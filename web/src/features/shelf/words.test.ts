@@ -1,7 +1,7 @@
 import type { BottleLine, HistoryLine } from '../../api/client';
 import { formatFor } from '../../kit/format';
 import { HOUSEHOLD } from '../../test/kitchen';
-import { discardWords, happened, tagWords } from './words';
+import { happened, tagWords } from './words';
 
 const format = formatFor(HOUSEHOLD);
 const bottle = (part: Partial<BottleLine>) =>
@@ -28,18 +28,17 @@ describe('what happened, in words', () => {
     ['STARTED', 'Linseed gel', 250, 'started, for 250 mL'],
     ['STEP_DONE', 'Strain, late', 230, 'strain, late, 230 mL measured'],
     ['STEP_DONE', 'Steep, covered, cue seen', undefined, 'steep, covered, cue seen'],
-    ['FROZEN', 'fridge to freezer', undefined, 'frozen'],
     [
       'FROZEN',
-      'fridge to freezer; its label said 2030-03-08: label it anew',
+      'the fridge to the freezer; its label said 2030-03-08: label it anew',
       undefined,
-      'frozen; its label said 2030-03-08: label it anew',
+      'frozen, from the fridge to the freezer; its label said 2030-03-08: label it anew',
     ],
     ['FROZEN', '4 portions of 30 mL', 120, 'frozen, 120 mL in 4 portions of 30 mL'],
     ['POURED_IN', 'from Balm LBS-1', 70, '70 mL poured in from Balm LBS-1'],
     ['LEFTOVER', 'Hop cones: composted', undefined, 'left over, Hop cones: composted'],
     ['LEFT_OUT', 'about 4 h in the bathroom', undefined, 'left out, about 4 h in the bathroom'],
-    ['DISCARDED', 'MOULD: furry', 80, 'thrown away, 80 mL: mould: furry'],
+    ['DISCARDED', 'mould: furry', 80, 'thrown away, 80 mL: mould: furry'],
     ['GIVEN_UP', 'It spilled', undefined, 'given up: It spilled'],
   ] as const)('%s %s', (kind, detail, ml, words) => {
     expect(line(kind, detail, ml)).toBe(words);
@@ -66,10 +65,5 @@ describe('what happened, in words', () => {
     ] as const) {
       expect(line(kind, 'Something', 10)).toMatch(/^[a-z0-9]/);
     }
-  });
-
-  it('keeps a reason that it does not know', () => {
-    expect(discardWords('ECLIPSE: very dark: indeed')).toBe('ECLIPSE: very dark: indeed');
-    expect(discardWords('DATE')).toBe('past its day');
   });
 });

@@ -1,6 +1,5 @@
 import type { BottleLine, HistoryLine } from '../../api/client';
 import type { Format } from '../../kit/format';
-import { WORDS } from '../../kit/words';
 
 /** What the tag says; its shape and colour say the same. */
 export function tagWords(bottle: BottleLine, format: Format, today: string): string {
@@ -9,13 +8,6 @@ export function tagWords(bottle: BottleLine, format: Format, today: string): str
   return bottle.freshness === 'LAST_DAY'
     ? 'last day'
     : `till ${format.tagDay(bottle.lastDay, today)}`;
-}
-
-/** The reason is the first word of a discard's detail; the note follows a colon. */
-export function discardWords(detail: string): string {
-  const [reason = '', ...note] = detail.split(': ');
-  const words = (WORDS.discardReasons as Record<string, string>)[reason] ?? reason;
-  return note.length > 0 ? `${words}: ${note.join(': ')}` : words;
 }
 
 /** One thing that happened, as a sentence without its subject. */
@@ -48,9 +40,7 @@ export function happened(line: Pick<HistoryLine, 'kind' | 'millilitres' | 'detai
     case 'OPENED':
       return 'opened and touched';
     case 'FROZEN':
-      return ml
-        ? `frozen, ${ml} in ${line.detail}`
-        : ['frozen', ...line.detail.split('; ').slice(1)].join('; ');
+      return ml ? `frozen, ${ml} in ${line.detail}` : `frozen, from ${line.detail}`;
     case 'THAWED':
       return 'thawed';
     case 'POURED_OUT':
@@ -58,7 +48,7 @@ export function happened(line: Pick<HistoryLine, 'kind' | 'millilitres' | 'detai
     case 'POURED_IN':
       return `${ml} poured in ${line.detail}`;
     case 'SCHOOL_CHANGED':
-      return `kept by the ${line.detail} school`;
+      return `kept by another school: ${line.detail}`;
     case 'FRIDGE_WARM':
       return line.detail.toLowerCase();
     case 'LEFTOVER':
@@ -74,6 +64,6 @@ export function happened(line: Pick<HistoryLine, 'kind' | 'millilitres' | 'detai
     case 'FINISHED':
       return 'finished';
     case 'DISCARDED':
-      return `thrown away, ${ml}: ${discardWords(line.detail)}`;
+      return `thrown away, ${ml}: ${line.detail}`;
   }
 }

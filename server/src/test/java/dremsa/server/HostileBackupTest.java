@@ -248,6 +248,26 @@ class HostileBackupTest {
                     "bottle", r -> r.put("id", p.rows("bottle").get(1).get("id").stringValue()))));
   }
 
+  private static Arguments event(String name, String kind, String said) {
+    return row(name, "bottle_event", r -> r.put("kind", kind).put("said", said.replace('\'', '"')));
+  }
+
+  /** A row as versions wrote it that had a column for everything. */
+  private static Arguments earlierEvent(String name, Consumer<ObjectNode> change) {
+    return row(
+        name,
+        "bottle_event",
+        r -> {
+          r.remove("said");
+          r.put("cause", "");
+          change.accept(r);
+        });
+  }
+
+  private static ObjectNode moved(ObjectNode row) {
+    return row.put("kind", "MOVED").put("place", "ROOM");
+  }
+
   /** The surroundings of a batch into which a bottle was poured. */
   private static String poured(ObjectNode batch, String bottle) {
     ObjectNode surroundings =
@@ -331,12 +351,25 @@ class HostileBackupTest {
             "thrown away at no time",
             "bottle",
             r -> r.put("status", "DISCARDED").putNull("ended_at")),
-        row("moved nowhere", "bottle_event", r -> r.put("kind", "MOVED").putNull("place")),
+        event("moved nowhere", "MOVED", "{'kind':'MOVED'}"),
+        event("poured in from nothing", "JOINED", "{'kind':'JOINED','ownMl':3}"),
+        event("kept by no school", "SCHOOL", "{'kind':'SCHOOL','before':{'school':'NONE'}}"),
+        event("kept by nothing", "SCHOOL", "{'kind':'SCHOOL'}"),
+        event("warm for ages", "WARMED", "{'kind':'WARMED','hours':1e9,'celsius':20}"),
+        event("hotter than steam", "WARMED", "{'kind':'WARMED','hours':1,'celsius':300}"),
+        event("one thing and another", "OPENED", "{'kind':'MOVED','place':'ROOM'}"),
+        event("no form at all", "OPENED", "[]"),
+        earlierEvent("once moved nowhere", r -> r.put("kind", "MOVED").putNull("place")),
+        earlierEvent("once moved on a day that is none", r -> moved(r).put("cause", "2030-02-30")),
+        earlierEvent("once poured in from nothing", r -> r.put("kind", "JOINED")),
+        earlierEvent("once poured in from a number", r -> r.put("kind", "JOINED").put("other", 4)),
+        earlierEvent("once kept by no school", r -> r.put("kind", "SCHOOL").put("cause", "NONE")),
         row(
-            "poured in from nothing",
-            "bottle_event",
-            r -> r.put("kind", "JOINED").putNull("other")),
-        row("kept by no school", "bottle_event", r -> r.put("kind", "SCHOOL").put("cause", "NONE")),
+            "thrown away for no reason",
+            "happening",
+            r -> r.put("kind", "DISCARDED").put("millilitres", 5).putNull("told")),
+        row("told by nobody", "happening", r -> r.put("told", "{\"kind\":\"SUNG\"}")),
+        row("told without its data", "happening", r -> r.put("told", "{\"kind\":\"MOVED\"}")),
         row("a warm fridge of nothing", "fridge_event", r -> r.put("pieces", "{\"pieces\":null}")),
         row("a warm fridge of null", "fridge_event", r -> r.put("pieces", "{\"pieces\":[null]}")),
         row("taken, but how much", "happening", r -> r.put("kind", "TAKEN").putNull("millilitres")),

@@ -10,7 +10,9 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
@@ -133,6 +135,62 @@ class TablesTest {
         .anySatisfy(r -> assertThat(r.get("kind")).isEqualTo("POURED_IN"))
         .anySatisfy(r -> assertThat(r.get("kind")).isEqualTo("FRIDGE"))
         .anySatisfy(r -> assertThat(r.get("undone")).isEqualTo("true"));
+  }
+
+  /** Earlier tables had one column for three things, and reasons as words of the detail. */
+  @Test
+  void aTableOfAnEarlierVersionTellsTheSame() throws Exception {
+    lived();
+    other.moveClock(60 * 24 * 3600);
+    ok(read(other, "batches", csv(owner, "batches")));
+    ok(read(other, "bottles", csv(owner, "bottles")));
+    StringBuilder earlier = new StringBuilder(String.join(",", EARLIER_COLUMNS) + "\n");
+    for (CSVRecord line : records(csv(owner, "events"))) {
+      earlier.append(earlier(line)).append("\n");
+    }
+    Visitor.Answer read = ok(read(other, "events", earlier.toString()));
+    assertThat(read.at("/kept").asBoolean()).as(read.body().toString()).isTrue();
+    assertThat(told(other)).isEqualTo(told(owner));
+    assertThat(told(other)).anySatisfy(line -> assertThat(line).contains("SMELL"));
+  }
+
+  private static final List<String> EARLIER_COLUMNS =
+      List.of(
+          ("time,kind,code,bottle,millilitres,detail,undone,silent,change,place,hours,celsius,"
+                  + "cause,own_ml,other")
+              .split(","));
+
+  private static String earlier(CSVRecord line) {
+    Map<String, String> cells = new HashMap<>(line.toMap());
+    if (line.get("kind").equals("DISCARDED")) {
+      cells.put("detail", line.get("detail").replace("smell", "SMELL"));
+    }
+    if (!line.get("promised").isEmpty()) {
+      cells.put("cause", line.get("promised"));
+    }
+    if (!line.get("school_before").isEmpty()) {
+      cells.put(
+          "cause", line.get("school_before") + (line.get("clean_before").isEmpty() ? "" : "+"));
+    }
+    return EARLIER_COLUMNS.stream()
+        .map(column -> '"' + cells.get(column).replace("\"", "\"\"") + '"')
+        .collect(Collectors.joining(","));
+  }
+
+  /** All lines, but for what earlier tables could not tell. */
+  private static List<String> told(Visitor whose) throws IOException {
+    return records(csv(whose, "events")).stream()
+        .map(
+            line -> {
+              Map<String, String> cells = new TreeMap<>(line.toMap());
+              cells.remove("school");
+              if (!line.get("kind").equals("DISCARDED")) {
+                cells.remove("told");
+              }
+              return cells.toString();
+            })
+        .sorted()
+        .toList();
   }
 
   /** The fridge is still cooling down then: some of its record lies ahead. */

@@ -77,24 +77,40 @@ public record Keeping(
         start, zone, school, place, events, parts, cleanWorking, climates, bottleMl, doubt);
   }
 
-  /** The same, with one more event. */
+  /** The same, with one more event; kept by other rules, its school is another. */
   public Keeping with(KeepEvent event) {
+    if (event instanceof KeepEvent.KeptBy kept && kept.now() != null) {
+      return by(kept.now());
+    }
     List<KeepEvent> more = new ArrayList<>(events);
     more.add(event);
     return new Keeping(
         start, zone, school, place, more, inherited, cleanWorking, climates, bottleMl, doubt);
   }
 
+  /** The same by other rules. */
+  public Keeping by(KeepEvent.Rules rules) {
+    return new Keeping(
+        start,
+        zone,
+        rules.school(),
+        place,
+        events,
+        inherited,
+        rules.cleanWorking(),
+        climates,
+        bottleMl,
+        doubt);
+  }
+
   /** The same, with clean working confirmed or not. */
   public Keeping withCleanWorking(boolean confirmed) {
-    return new Keeping(
-        start, zone, school, place, events, inherited, confirmed, climates, bottleMl, doubt);
+    return by(new KeepEvent.Rules(school, confirmed));
   }
 
   /** The same by another school. */
   public Keeping by(School other) {
-    return new Keeping(
-        start, zone, other, place, events, inherited, cleanWorking, climates, bottleMl, doubt);
+    return by(new KeepEvent.Rules(other, cleanWorking));
   }
 
   /** The same in places of another warmth. */
@@ -270,9 +286,7 @@ public record Keeping(
               timeline.bottledHour(), life.contents(), part, start, custom, timeline, frozen, true);
     }
     List<KeepEvent.Joined> joins =
-        events.stream()
-            .filter(KeepEvent.Joined.class::isInstance)
-            .map(KeepEvent.Joined.class::cast)
+        KeepEvent.only(KeepEvent.Joined.class, events)
             .sorted(Comparator.comparing(KeepEvent.Joined::at))
             .toList();
     for (KeepEvent.Joined join : joins) {
@@ -293,9 +307,7 @@ public record Keeping(
 
   /** Where it stands after all that happened. */
   public Place stands() {
-    return events.stream()
-        .filter(KeepEvent.Moved.class::isInstance)
-        .map(KeepEvent.Moved.class::cast)
+    return KeepEvent.only(KeepEvent.Moved.class, events)
         .max(Comparator.comparing(KeepEvent::at))
         .map(KeepEvent.Moved::place)
         .orElse(place);
@@ -316,11 +328,10 @@ public record Keeping(
   public boolean wasFrozen() {
     return place == Place.FREEZER
         || inherited.stream().anyMatch(Inherited::frozen)
-        || events.stream()
-            .anyMatch(
-                e ->
-                    e instanceof KeepEvent.Moved m && m.place() == Place.FREEZER
-                        || e instanceof KeepEvent.Joined j && j.other().frozen());
+        || KeepEvent.only(KeepEvent.Moved.class, events)
+            .anyMatch(moved -> moved.place() == Place.FREEZER)
+        || KeepEvent.only(KeepEvent.Joined.class, events)
+            .anyMatch(joined -> joined.other().frozen());
   }
 
   private Instant at(double hours) {

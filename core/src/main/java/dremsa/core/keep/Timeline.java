@@ -106,17 +106,20 @@ final class Timeline {
     double bottled = prediction.heat().bottledMinute() / 60;
     List<Stay> stays = stays(keeping.place(), bottled, start, keeping.events());
     addStays(pieces, stays, chilling(prediction, keeping, begins), keeping);
-    double opened = Double.NaN;
-    for (KeepEvent event : keeping.events()) {
-      double hour = Math.max(bottled, Hours.between(start, event.at()));
-      if (event instanceof KeepEvent.Opened) {
-        opened = Double.isNaN(opened) ? hour : Math.min(opened, hour);
-      } else if (event instanceof KeepEvent.Warmed warmed) {
-        pieces = warmed(pieces, hour, hour + warmed.hours(), warmed.celsius(), warmed.cause());
-      } else if (event instanceof KeepEvent.FridgeWarmed warm) {
-        pieces = fridgeWarmed(pieces, stays, Hours.between(start, warm.at()), warm);
-      }
+    List<KeepEvent> events = keeping.events();
+    for (KeepEvent.Warmed warmed : KeepEvent.only(KeepEvent.Warmed.class, events).toList()) {
+      double hour = Math.max(bottled, Hours.between(start, warmed.at()));
+      pieces = warmed(pieces, hour, hour + warmed.hours(), warmed.celsius(), warmed.cause());
     }
+    for (KeepEvent.FridgeWarmed warm :
+        KeepEvent.only(KeepEvent.FridgeWarmed.class, events).toList()) {
+      pieces = fridgeWarmed(pieces, stays, Hours.between(start, warm.at()), warm);
+    }
+    double opened =
+        KeepEvent.only(KeepEvent.Opened.class, events)
+            .mapToDouble(event -> Math.max(bottled, Hours.between(start, event.at())))
+            .min()
+            .orElse(Double.NaN);
     return new Timeline(
         start,
         pieces,
@@ -132,13 +135,10 @@ final class Timeline {
 
   private static List<Stay> stays(
       Place place, double bottled, Instant start, List<KeepEvent> events) {
-    List<KeepEvent.Moved> moves = new ArrayList<>();
-    for (KeepEvent event : events) {
-      if (event instanceof KeepEvent.Moved moved) {
-        moves.add(moved);
-      }
-    }
-    moves.sort(Comparator.comparing(KeepEvent::at));
+    List<KeepEvent.Moved> moves =
+        KeepEvent.only(KeepEvent.Moved.class, events)
+            .sorted(Comparator.comparing(KeepEvent::at))
+            .toList();
     List<Stay> stays = new ArrayList<>();
     double from = bottled;
     Place stands = place;

@@ -72,6 +72,12 @@ final class Filling implements Archive.Visitor {
 
   /** The values of a row in the order of its columns, its household last. */
   private Object[] values(KeptTable table, ObjectNode row) {
+    try {
+      table.lift().accept(row);
+    } catch (RuntimeException e) {
+      // Written by an earlier version it would lift; this was not.
+      throw new DamagedException("a row of '" + table.name() + "' is none of ours");
+    }
     List<Object> values = new ArrayList<>();
     Map<String, JsonNode> left = new LinkedHashMap<>();
     row.properties().forEach(cell -> left.put(cell.getKey(), cell.getValue()));

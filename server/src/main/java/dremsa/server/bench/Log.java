@@ -2,6 +2,7 @@ package dremsa.server.bench;
 
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
+import dremsa.server.history.Told;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.wire.Stored;
@@ -142,6 +143,7 @@ class Log {
   }
 
   void note(Batch batch, Instant at, Happening.Kind kind, Double millilitres, String detail) {
-    history.note(batch.householdId(), batch.id(), null, at, kind, millilitres, detail);
+    history.note(
+        batch.householdId(), batch.id(), null, at, kind, millilitres, new Told.Words(detail));
   }
 }

@@ -9,6 +9,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** One thing that happened. Never changed but for the mark that it was undone. */
 @Entity
@@ -62,19 +63,22 @@ public class Happening {
 
   private Double millilitres;
   private String detail;
+
+  /** What was told, as data; null where it is words alone. */
+  private String told;
+
   private boolean undone;
 
   protected Happening() {}
 
-  public Happening(
+  Happening(
       UUID householdId,
       UUID batchId,
-      UUID bottleId,
-      UUID changeId,
+      @Nullable UUID bottleId,
+      @Nullable UUID changeId,
       Instant happenedAt,
       Kind kind,
-      Double millilitres,
-      String detail) {
+      @Nullable Double millilitres) {
     this.householdId = householdId;
     this.batchId = batchId;
     this.bottleId = bottleId;
@@ -82,13 +86,17 @@ public class Happening {
     this.happenedAt = happenedAt;
     this.kind = kind;
     this.millilitres = millilitres;
-    this.detail = detail;
   }
 
-  /** A table that is read in knows better how much it was, and what. */
-  public void putRight(Double betterMillilitres, String betterDetail) {
+  /** What it tells, in words and as it is kept. */
+  void tells(String words, @Nullable String json) {
+    detail = words;
+    told = json;
+  }
+
+  /** A table that is read in knows better how much it was. */
+  void putRight(@Nullable Double betterMillilitres) {
     millilitres = betterMillilitres;
-    detail = betterDetail;
   }
 
   /** Marks it as undone; it stays readable. */
@@ -124,8 +132,13 @@ public class Happening {
     return millilitres;
   }
 
+  /** In words. */
   public String detail() {
     return detail;
+  }
+
+  @Nullable String told() {
+    return told;
   }
 
   public boolean undone() {

@@ -1,14 +1,18 @@
 package dremsa.server.history;
 
+import dremsa.server.wire.Stored;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.JacksonException;
 
 /** Writes down what happened and reads it back. */
 @Service
@@ -20,21 +24,24 @@ public class History {
   private static final int MOST_OF_ONE = 200;
 
   private final HappeningRepository repository;
+  private final Stored stored;
 
-  History(HappeningRepository repository) {
+  History(HappeningRepository repository, Stored stored) {
     this.repository = repository;
+    this.stored = stored;
   }
 
+  /** Writes down what stands alone. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void note(
       UUID household,
       UUID batch,
-      UUID bottle,
+      @Nullable UUID bottle,
       Instant at,
       Happening.Kind kind,
-      Double millilitres,
-      String detail) {
-    note(household, batch, bottle, null, at, kind, millilitres, detail);
+      @Nullable Double millilitres,
+      Told told) {
+    note(household, batch, bottle, null, at, kind, millilitres, told);
   }
 
   /**
@@ -46,14 +53,53 @@ public class History {
   public void note(
       UUID household,
       UUID batch,
-      UUID bottle,
-      UUID change,
+      @Nullable UUID bottle,
+      @Nullable UUID change,
       Instant at,
       Happening.Kind kind,
-      Double millilitres,
-      String detail) {
-    String kept = detail.length() > DETAIL ? detail.substring(0, DETAIL) : detail;
-    repository.save(new Happening(household, batch, bottle, change, at, kind, millilitres, kept));
+      @Nullable Double millilitres,
+      Told told) {
+    write(new Happening(household, batch, bottle, change, at, kind, millilitres), told);
+  }
+
+  private void write(Happening happening, Told told) {
+    happening.tells(words(told), told instanceof Told.Words ? null : stored.write(told));
+    repository.save(happening);
+  }
+
+  private static String words(Told told) {
+    String words = told.inWords();
+    return words.length() > DETAIL ? words.substring(0, DETAIL) : words;
+  }
+
+  /**
+   * What a line of a table tells.
+   *
+   * @param detail in words
+   * @param json as data; empty where it is words alone, or was written before there was more
+   * @throws IllegalArgumentException when the data is none of ours
+   */
+  public Told told(Happening.Kind kind, String detail, String json) {
+    if (json.isEmpty()) {
+      return EarlierWords.told(kind, detail);
+    }
+    try {
+      return stored.read(json, Told.class);
+    } catch (JacksonException e) {
+      throw new IllegalArgumentException("it is not what a line tells", e);
+    }
+  }
+
+  /** Whether a line says just that. */
+  public boolean says(Happening line, @Nullable Double millilitres, Told told) {
+    return Objects.equals(line.millilitres(), millilitres) && line.detail().equals(words(told));
+  }
+
+  /** A table knows better how much it was, and what. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void putRight(Happening line, @Nullable Double millilitres, Told told) {
+    line.putRight(millilitres);
+    write(line, told);
   }
 
   /** Everything on record of a batch and its bottles, the oldest first. */
@@ -63,11 +109,21 @@ public class History {
 
   /** Writes down what a table says; of what was undone it says so. */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void take(Happening happening, boolean undone) {
+  public void take(
+      UUID household,
+      UUID batch,
+      @Nullable UUID bottle,
+      @Nullable UUID change,
+      Instant at,
+      Happening.Kind kind,
+      @Nullable Double millilitres,
+      Told told,
+      boolean undone) {
+    Happening happening = new Happening(household, batch, bottle, change, at, kind, millilitres);
     if (undone) {
       happening.undo();
     }
-    repository.save(happening);
+    write(happening, told);
   }
 
   /**

@@ -9,6 +9,7 @@ import dremsa.server.bench.BatchRecord;
 import dremsa.server.bench.BottlingUndone;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
+import dremsa.server.history.Told;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.reminders.Due;
@@ -197,7 +198,13 @@ public class Leftovers {
 
   private void note(SpentPlant spent, Instant at, String words) {
     history.note(
-        spent.householdId(), spent.batchId(), null, at, Happening.Kind.LEFTOVER, null, words);
+        spent.householdId(),
+        spent.batchId(),
+        null,
+        at,
+        Happening.Kind.LEFTOVER,
+        null,
+        new Told.Words(words));
   }
 
   private SpentPlant get(UUID household, UUID id, long version) {

@@ -1,5 +1,7 @@
 package dremsa.server.shelf;
 
+import dremsa.core.keep.DiscardReason;
+import dremsa.core.keep.KeepEvent;
 import dremsa.core.keep.School;
 import dremsa.core.keep.Verdict;
 import dremsa.core.kitchen.Container;
@@ -207,9 +209,14 @@ class Bottle {
     place = stands;
   }
 
-  void keepBy(School newSchool, boolean clean) {
-    school = newSchool;
-    cleanWorking = clean;
+  void keepBy(KeepEvent.Rules rules) {
+    school = rules.school();
+    cleanWorking = rules.cleanWorking();
+  }
+
+  /** How it is kept now. */
+  KeepEvent.Rules rules() {
+    return new KeepEvent.Rules(school, cleanWorking);
   }
 
   /** A label was printed with its last day; an earlier print binds. */

@@ -5,6 +5,7 @@ import dremsa.core.check.Cautions;
 import dremsa.core.check.HardStop;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Purpose;
+import dremsa.core.keep.DiscardReason;
 import dremsa.core.keep.Freshness;
 import dremsa.core.keep.School;
 import dremsa.core.keep.Verdict;

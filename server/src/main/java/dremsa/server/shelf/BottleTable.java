@@ -1,5 +1,6 @@
 package dremsa.server.shelf;
 
+import dremsa.core.keep.DiscardReason;
 import dremsa.core.keep.School;
 import dremsa.core.keep.Verdict;
 import dremsa.core.kitchen.Container;

@@ -1,66 +1,118 @@
 package dremsa.server.shelf;
 
 import dremsa.core.keep.Hours;
-import dremsa.core.keep.Inherited;
-import dremsa.core.keep.School;
+import dremsa.core.keep.KeepEvent;
+import dremsa.core.keep.Verdict;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
 import dremsa.core.measure.Said;
+import dremsa.server.accounts.Households;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
+import dremsa.server.history.Told;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
-import dremsa.server.kitchens.Kitchens;
-import dremsa.server.wire.PouredInJson;
 import dremsa.server.wire.Stored;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** What happens to a bottle beside its use: left out, moved, frozen, opened, poured together. */
 @Service
 public class BottleTaps {
-  /** What a bottle may be short of its own label by eye, mL. */
-  private static final double EYE = 0.5;
-
-  /** Left out for longer is no slip but another place. */
-  static final double LONGEST_H = 24.0 * 14;
-
   private final BottleRepository repository;
   private final BottleEventRepository events;
   private final Judging judging;
+  private final Meaning meaning;
   private final Stored stored;
   private final Shelf shelf;
-  private final Kitchens kitchens;
+  private final Households households;
   private final History history;
 
   BottleTaps(
       BottleRepository repository,
       BottleEventRepository events,
       Judging judging,
+      Meaning meaning,
       Stored stored,
       Shelf shelf,
-      Kitchens kitchens,
+      Households households,
       History history) {
     this.repository = repository;
     this.events = events;
     this.judging = judging;
+    this.meaning = meaning;
     this.stored = stored;
     this.shelf = shelf;
-    this.kitchens = kitchens;
+    this.households = households;
     this.history = history;
   }
 
-  private Bottle standing(UUID household, UUID id, long version) {
-    return shelf.standing(household, id, version);
+  private void note(
+      Bottle bottle, UUID change, Instant at, Happening.Kind kind, @Nullable Double ml, Told told) {
+    history.note(bottle.householdId(), bottle.batchId(), bottle.id(), change, at, kind, ml, told);
   }
 
-  private void note(
-      Bottle bottle, UUID change, Instant at, Happening.Kind kind, Double ml, String detail) {
-    history.note(bottle.householdId(), bottle.batchId(), bottle.id(), change, at, kind, ml, detail);
+  private void keep(Bottle bottle, UUID change, KeepEvent event) {
+    events.save(new BottleEvent(bottle, change, event, stored));
+  }
+
+  /** When a form says that it was, or was over. */
+  private Instant told(Bottle bottle, BottleEventForm form) {
+    Instant now = households.now(bottle.householdId());
+    Instant at = Hours.after(now, form.hoursAgo() == null ? 0 : -form.hoursAgo());
+    if (at.isBefore(bottle.filledAt())) {
+      throw Problem.invalid(
+          FieldProblem.of("hoursAgo", form.hoursAgo(), "It was not filled yet then."));
+    }
+    return at;
+  }
+
+  /** How long a bottle keeps now, and how long it would. */
+  record Looked(Verdict before, Verdict after) {}
+
+  /** What a form would do to the last day of the bottle that it counts for. */
+  Looked look(UUID household, UUID id, BottleEventForm form) {
+    Bottle bottle = shelf.get(household, id);
+    if (bottle.status() != Bottle.Status.STANDING) {
+      throw Problem.conflict("This bottle is gone already.");
+    }
+    Instant at = told(bottle, form);
+    // Not left out yet: what if it were, from now on.
+    Meaning.Meant meant = meaning.of(bottle, form, at);
+    Judging.Known known = judging.known(meant.whose());
+    return new Looked(known.judge(at), known.judge(known.keeping().with(meant.event()), at));
+  }
+
+  /** Does what a form says. */
+  @Transactional
+  void carryOut(UUID household, UUID id, BottleEventForm form) {
+    Instant at = told(shelf.get(household, id), form);
+    Bottle bottle = shelf.standing(household, id, form.version());
+    if (form.what() == BottleEventForm.What.FREEZE_PORTIONS) {
+      freezePortions(bottle, form.neededPortionMl(), form.neededMillilitres(), at);
+      return;
+    }
+    if (form.what() == BottleEventForm.What.LEFT_OUT) {
+      KeepEvent out = meaning.of(bottle, form, since(bottle, form.neededHours(), at)).event();
+      happened(bottle, out, at, new Told.LeftOut(form.neededHours(), form.placeOut()));
+      return;
+    }
+    Meaning.Meant meant = meaning.of(bottle, form, at);
+    KeepEvent event = meant.event();
+    if (event instanceof KeepEvent.Joined joined) {
+      pour(bottle, meant.whose(), form.neededMillilitres(), joined);
+    } else if (event instanceof KeepEvent.KeptBy kept) {
+      keepBy(bottle, UUID.randomUUID(), kept);
+    } else if (event instanceof KeepEvent.Moved moved) {
+      move(bottle, moved);
+    } else {
+      happened(bottle, event, at, Told.NOTHING);
+    }
   }
 
   /**
@@ -72,28 +124,25 @@ public class BottleTaps {
   @Transactional
   public void leftOut(
       UUID household, UUID id, long version, double hours, Place place, Instant at) {
-    Bottle bottle = standing(household, id, version);
-    Instant from = since(bottle, hours, at);
-    UUID change = UUID.randomUUID();
-    double celsius = place.celsius(kitchens.climates(household).at(from));
-    events.save(BottleEvent.warmed(bottle, change, from, hours, celsius, "Left out"));
-    note(
-        bottle,
-        change,
-        at,
-        Happening.Kind.LEFT_OUT,
-        null,
-        Said.of("about %s h in %s", Said.tenths(hours), place.words()));
-    judging.saved(bottle, at);
+    Bottle bottle = shelf.standing(household, id, version);
+    KeepEvent out = meaning.leftOut(bottle, hours, place, since(bottle, hours, at));
+    happened(bottle, out, at, new Told.LeftOut(hours, place));
   }
 
-  static Instant since(Bottle bottle, double hours, Instant at) {
-    double most = Math.min(LONGEST_H, Hours.between(bottle.filledAt(), at));
+  /** It stands in another place from now on. */
+  @Transactional
+  public void move(UUID household, UUID id, long version, Place to, Instant at) {
+    Bottle bottle = shelf.standing(household, id, version);
+    move(bottle, meaning.moved(bottle, to, at));
+  }
+
+  private static Instant since(Bottle bottle, double hours, Instant at) {
+    double most = Math.min(Meaning.LONGEST_H, Hours.between(bottle.filledAt(), at));
     if (!(hours > 0 && hours <= most)) {
       throw Problem.invalid(
           FieldProblem.range(
               "hours",
-              Double.isFinite(hours) ? (Object) hours : String.valueOf(hours),
+              Meaning.told(hours),
               Said.of(
                   "It was filled %s h ago: above 0 and not longer than that.", Said.tenths(most)),
               0,
@@ -102,62 +151,31 @@ public class BottleTaps {
     return Hours.after(at, -hours);
   }
 
-  /** It stands in another place from now on. */
-  @Transactional
-  public void move(UUID household, UUID id, long version, Place to, Instant at) {
-    Bottle bottle = standing(household, id, version);
+  private void happened(Bottle bottle, KeepEvent event, Instant at, Told told) {
+    UUID change = UUID.randomUUID();
+    boolean out = event.kind() == KeepEvent.Kind.WARMED;
+    keep(bottle, change, event);
+    note(bottle, change, at, out ? Happening.Kind.LEFT_OUT : Happening.Kind.OPENED, null, told);
+    judging.saved(bottle, at);
+  }
+
+  private void move(Bottle bottle, KeepEvent.Moved moved) {
+    UUID change = UUID.randomUUID();
     Place from = bottle.place();
+    Place to = moved.place();
     if (from == to) {
       throw Problem.conflict("It stands there already.");
     }
-    if (to == Place.FREEZER) {
-      mayFreeze(bottle);
-    }
-    UUID change = UUID.randomUUID();
-    LocalDate promised = to == Place.FREEZER ? bottle.promisedDay() : null;
-    events.save(
-        to == Place.FREEZER
-            ? BottleEvent.frozen(bottle, change, at, promised)
-            : BottleEvent.moved(bottle, change, at, to));
-    if (promised != null) {
+    keep(bottle, change, moved);
+    if (moved.promised() != null) {
       bottle.unlabelled();
     }
     Happening.Kind kind =
         to == Place.FREEZER
             ? Happening.Kind.FROZEN
             : from == Place.FREEZER ? Happening.Kind.THAWED : Happening.Kind.MOVED;
-    note(
-        bottle,
-        change,
-        at,
-        kind,
-        null,
-        from.words()
-            + " to "
-            + to.words()
-            + (promised == null ? "" : Said.of("; its label said %s: label it anew", promised)));
-    judging.saved(bottle, at);
-  }
-
-  private void mayFreeze(Bottle bottle) {
-    judging
-        .known(bottle)
-        .keeping()
-        .whyNotFrozen()
-        .ifPresent(
-            why -> {
-              throw Problem.invalid(FieldProblem.of("place", "FREEZER", why));
-            });
-  }
-
-  /** It was opened and touched. */
-  @Transactional
-  void open(UUID household, UUID id, long version, Instant at) {
-    Bottle bottle = standing(household, id, version);
-    UUID change = UUID.randomUUID();
-    events.save(BottleEvent.opened(bottle, change, at));
-    note(bottle, change, at, Happening.Kind.OPENED, null, "");
-    judging.saved(bottle, at);
+    note(bottle, change, moved.at(), kind, null, new Told.Moved(from, to, moved.promised()));
+    judging.saved(bottle, moved.at());
   }
 
   /**
@@ -166,72 +184,72 @@ public class BottleTaps {
    * @param portionMl of one portion
    * @param millilitres in all
    */
-  @Transactional
-  UUID freezePortions(
-      UUID household, UUID id, long version, double portionMl, double millilitres, Instant at) {
-    Bottle bottle = standing(household, id, version);
-    mayFreeze(bottle);
-    checkAmount("millilitres", millilitres, bottle.leftMl());
-    if (!(portionMl >= 5 && portionMl <= millilitres + EYE)) {
+  private void freezePortions(Bottle bottle, double portionMl, double millilitres, Instant at) {
+    KeepEvent frozen = new KeepEvent.Moved(at, meaning.moved(bottle, Place.FREEZER, at).place());
+    Meaning.checkAmount(millilitres, bottle);
+    if (!(portionMl >= 5 && portionMl <= millilitres + Meaning.EYE)) {
       throw Problem.invalid(
           FieldProblem.range(
-              "portionMl", portionMl, "A portion has 5 mL to all of it.", 5, millilitres));
+              "portionMl",
+              Meaning.told(portionMl),
+              "A portion has 5 mL to all of it.",
+              5,
+              millilitres));
     }
     double taken = Math.min(millilitres, bottle.leftMl());
+    int count = (int) Math.ceil(taken / portionMl - 1e-6);
     UUID change = UUID.randomUUID();
-    int number =
-        repository.findByHouseholdIdAndBatchIdOrderByNumber(household, bottle.batchId()).stream()
-                .mapToInt(Bottle::number)
-                .max()
-                .orElse(0)
-            + 1;
     Bottle part =
         repository.saveAndFlush(
             bottle.parted(
-                number, Container.CUBES, Math.ceil(taken / portionMl) * portionMl, taken));
+                nextNumber(bottle),
+                Container.CUBES,
+                Math.ceil(taken / portionMl) * portionMl,
+                taken));
     events
-        .findByBottleIdAndUndoneFalseOrderByHappenedAtAscIdAsc(id)
+        .findByBottleIdAndUndoneFalseOrderByHappenedAtAscIdAsc(bottle.id())
         .forEach(event -> events.save(event.of(part)));
-    events.save(BottleEvent.moved(part, change, at, Place.FREEZER));
+    keep(part, change, frozen);
     bottle.take(taken);
-    String portions =
-        Said.of("%d portions of %.0f mL", (int) Math.ceil(taken / portionMl - 1e-6), portionMl);
-    note(bottle, change, at, Happening.Kind.POURED_OUT, taken, "into " + portions);
-    note(part, change, at, Happening.Kind.FROZEN, taken, portions);
-    if (bottle.leftMl() < EYE) {
-      bottle.end(Bottle.Status.FINISHED, null, at);
-    }
+    note(
+        bottle,
+        change,
+        at,
+        Happening.Kind.POURED_OUT,
+        taken,
+        new Told.Portions(count, portionMl, true));
+    note(
+        part, change, at, Happening.Kind.FROZEN, taken, new Told.Portions(count, portionMl, false));
+    endIfEmpty(bottle, at);
     judging.saved(bottle, at);
     judging.saved(part, at);
-    return part.id();
   }
 
-  private static void checkAmount(String field, double millilitres, double left) {
-    if (!(millilitres > 0 && millilitres <= left + EYE)) {
-      throw Problem.invalid(
-          FieldProblem.range(
-              field,
-              Double.isFinite(millilitres) ? (Object) millilitres : String.valueOf(millilitres),
-              Said.of("There are %.0f mL in it.", left),
-              1,
-              left));
+  private int nextNumber(Bottle bottle) {
+    return repository
+            .findByHouseholdIdAndBatchIdOrderByNumber(bottle.householdId(), bottle.batchId())
+            .stream()
+            .mapToInt(Bottle::number)
+            .max()
+            .orElse(0)
+        + 1;
+  }
+
+  private static void endIfEmpty(Bottle bottle, Instant at) {
+    if (bottle.leftMl() < Meaning.EYE) {
+      bottle.end(Bottle.Status.FINISHED, null, at);
     }
   }
 
   /** Pours some of one bottle into another. */
-  @Transactional
-  void pour(
-      UUID household, UUID fromId, long version, UUID intoId, double millilitres, Instant at) {
-    Bottle from = standing(household, fromId, version);
-    if (fromId.equals(intoId)) {
-      throw Problem.invalid(FieldProblem.of("into", intoId, "That is the same bottle."));
+  private void pour(Bottle from, Bottle into, double millilitres, KeepEvent.Joined joined) {
+    if (from.id().equals(into.id())) {
+      throw Problem.invalid(FieldProblem.of("into", into.id(), "That is the same bottle."));
     }
-    Bottle into = shelf.get(household, intoId);
     if (into.status() != Bottle.Status.STANDING) {
       throw Problem.conflict("The bottle that it shall go into is gone already.");
     }
-    checkAmount("millilitres", millilitres, from.leftMl());
-    if (into.leftMl() + millilitres > into.sizeMl() + EYE) {
+    if (into.leftMl() + millilitres > into.sizeMl() + Meaning.EYE) {
       throw Problem.invalid(
           FieldProblem.range(
               "millilitres",
@@ -240,41 +258,41 @@ public class BottleTaps {
               1,
               into.sizeMl() - into.leftMl()));
     }
+    Instant at = joined.at();
     double taken = Math.min(millilitres, from.leftMl());
     UUID change = UUID.randomUUID();
-    Inherited other = judging.poured(from, taken, at);
-    events.save(
-        BottleEvent.joined(
-            into, change, at, Math.max(0.1, into.leftMl()), stored.write(PouredInJson.of(other))));
+    keep(into, change, joined);
     from.take(taken);
     into.pourIn(taken);
-    note(from, change, at, Happening.Kind.POURED_OUT, taken, "into " + into.name());
-    note(into, change, at, Happening.Kind.POURED_IN, taken, "from " + other.name());
-    if (from.leftMl() < EYE) {
-      from.end(Bottle.Status.FINISHED, null, at);
-    }
+    note(from, change, at, Happening.Kind.POURED_OUT, taken, new Told.Poured(into.name(), true));
+    note(
+        into,
+        change,
+        at,
+        Happening.Kind.POURED_IN,
+        taken,
+        new Told.Poured(joined.other().name(), false));
+    endIfEmpty(from, at);
     judging.saved(from, at);
     judging.saved(into, at);
   }
 
-  /** Keeps the batch by a school, in all its bottles that still stand. */
-  @Transactional
-  void keepBy(UUID household, UUID id, long version, School school, boolean clean, Instant at) {
-    Bottle asked = standing(household, id, version);
-    UUID change = UUID.randomUUID();
+  /** Keeps the batch by other rules, in all its bottles that still stand. */
+  private void keepBy(Bottle asked, UUID change, KeepEvent.KeptBy kept) {
     for (Bottle bottle :
-        repository.findByHouseholdIdAndBatchIdOrderByNumber(household, asked.batchId())) {
+        repository.findByHouseholdIdAndBatchIdOrderByNumber(asked.householdId(), asked.batchId())) {
       if (bottle.status() == Bottle.Status.STANDING) {
-        events.save(BottleEvent.school(bottle, change, at));
-        bottle.keepBy(school, clean);
+        KeepEvent.Rules now = kept.now();
+        keep(bottle, change, new KeepEvent.KeptBy(kept.at(), bottle.rules(), now));
+        bottle.keepBy(now);
         note(
             bottle,
             change,
-            at,
+            kept.at(),
             Happening.Kind.SCHOOL_CHANGED,
             null,
-            school.words() + (clean ? ", worked clean" : ""));
-        judging.saved(bottle, at);
+            new Told.KeptBy(now.school(), now.cleanWorking()));
+        judging.saved(bottle, kept.at());
       }
     }
   }
@@ -290,28 +308,29 @@ public class BottleTaps {
     for (Happening part : parts) {
       Bottle bottle = shelf.get(household, part.bottleId());
       part.undo();
+      List<KeepEvent> meant =
+          kept.stream()
+              .filter(event -> event.bottleId().equals(bottle.id()))
+              .map(event -> event.event(stored))
+              .toList();
       switch (part.kind()) {
         case POURED_OUT -> {
           bottle.putBack(part.millilitres());
           bottle.standAgain();
         }
         case POURED_IN -> {
-          if (bottle.leftMl() + EYE < part.millilitres()) {
+          if (bottle.leftMl() + Meaning.EYE < part.millilitres()) {
             throw Problem.conflict("Too little is left of what was poured in.");
           }
           bottle.take(part.millilitres());
         }
         case SCHOOL_CHANGED ->
-            kept.stream()
-                .filter(e -> e.bottleId().equals(bottle.id()))
-                .forEach(
-                    e ->
-                        bottle.keepBy(
-                            School.valueOf(e.cause().replace("+", "")), e.cause().endsWith("+")));
+            KeepEvent.only(KeepEvent.KeptBy.class, meant)
+                .forEach(event -> bottle.keepBy(event.before()));
         case FROZEN ->
-            kept.stream()
-                .filter(e -> e.bottleId().equals(bottle.id()))
-                .flatMap(e -> e.promised().stream())
+            KeepEvent.only(KeepEvent.Moved.class, meant)
+                .map(KeepEvent.Moved::promised)
+                .filter(Objects::nonNull)
                 .forEach(bottle::labelledAgain);
         default -> {
           // Its events are all there is to it.

@@ -1,15 +1,12 @@
 package dremsa.server.shelf;
 
-import dremsa.core.keep.Hours;
 import dremsa.core.keep.KeepEvent;
-import dremsa.core.kitchen.Climate;
-import dremsa.core.kitchen.Place;
 import dremsa.core.measure.Said;
 import dremsa.server.bench.Runs;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
+import dremsa.server.history.Told;
 import dremsa.server.kitchens.Kitchens;
-import dremsa.server.tables.CsvText;
 import dremsa.server.tables.HouseholdTable;
 import dremsa.server.tables.Row;
 import dremsa.server.wire.Stored;
@@ -28,6 +25,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
@@ -44,24 +42,35 @@ class EventTable implements HouseholdTable {
   private static final String QUERY =
       """
       select time, kind, code, bottle, millilitres, detail, if(undone, 'true', 'false') as undone,
-        if(silent, 'true', 'false') as silent, `change`, place, hours, celsius, cause, own_ml, other
+        if(silent, 'true', 'false') as silent, `change`, told,
+        json_value(said, '$.place') as place, json_value(said, '$.promised') as promised,
+        coalesce(hours, json_value(said, '$.hours')) as hours,
+        coalesce(celsius, json_value(said, '$.celsius')) as celsius,
+        coalesce(cause, json_value(said, '$.cause')) as cause,
+        json_value(said, '$.ownMl') as own_ml,
+        json_insert(json_query(said, '$.other'), '$.schemaVersion',
+          cast(json_value(said, '$.schemaVersion') as integer)) as other,
+        json_value(said, '$.now.school') as school,
+        if(json_value(said, '$.now.cleanWorking') = 1, 'true', '') as clean_working,
+        json_value(said, '$.before.school') as school_before,
+        if(json_value(said, '$.before.cleanWorking') = 1, 'true', '') as clean_before
       from (
         select h.happened_at as time, h.kind, b.code, t.number as bottle, h.millilitres, h.detail,
-          h.undone, false as silent, h.change_id as `change`, e.place, e.hours, e.celsius, e.cause,
-          e.own_ml, e.other, h.id as n
+          h.undone, false as silent, h.change_id as `change`, h.told, e.said, null as hours,
+          null as celsius, null as cause, h.id as n
         from happening_line h join batch_name b on b.id = h.batch_id
           left join bottle t on t.id = h.bottle_id
           left join bottle_event e on e.change_id = h.change_id and e.bottle_id = h.bottle_id
         where h.household_id = ?
         union all
-        select e.happened_at, e.kind, t.code, t.number, null, '', e.undone, true, e.change_id,
-          e.place, e.hours, e.celsius, e.cause, e.own_ml, e.other, e.id
+        select e.happened_at, e.kind, t.code, t.number, null, '', e.undone, true, e.change_id, null,
+          e.said, null, null, null, e.id
         from bottle_event e join bottle t on t.id = e.bottle_id
         where e.household_id = ? and not exists (
           select 1 from happening_line h where h.change_id = e.change_id and h.bottle_id = e.bottle_id)
         union all
         select cast(replace(replace(j.at, 'T', ' '), 'Z', '') as datetime(6)), 'FRIDGE', '', null,
-          null, f.words, f.undone, true, f.id, null, j.hours, j.celsius, j.cause, null, null, 0
+          null, f.words, f.undone, true, f.id, null, null, j.hours, j.celsius, j.cause, 0
         from fridge_event f, json_table(f.pieces, '$.pieces[*]' columns (
           at varchar(40) path '$.at', hours double path '$.hours',
           celsius double path '$.celsius', cause varchar(200) path '$.cause')) j
@@ -77,8 +86,8 @@ class EventTable implements HouseholdTable {
   private static final Duration COLD_AGAIN = Duration.ofHours(4);
 
   private static final int DETAIL = 500;
-  private static final int CAUSE = 200;
-  private static final int OTHER = 20_000;
+  static final int CAUSE = 200;
+  static final int OTHER = 20_000;
 
   /** A batch read in from a table has these already, of its own making. */
   private static final Set<Happening.Kind> OF_THE_BATCH =
@@ -132,12 +141,18 @@ class EventTable implements HouseholdTable {
         "undone",
         "silent",
         "change",
+        "told",
         "place",
+        "promised",
         "hours",
         "celsius",
         "cause",
         "own_ml",
-        "other");
+        "other",
+        "school",
+        "clean_working",
+        "school_before",
+        "clean_before");
   }
 
   @Override
@@ -157,7 +172,7 @@ class EventTable implements HouseholdTable {
   private final class Reading implements Taking {
     private final UUID household;
     private final Instant now;
-    private final Climate climate;
+    private final EventRow said;
     private final Map<String, Optional<UUID>> batches = new HashMap<>();
     private final Map<Integer, UUID> changes = new HashMap<>();
     private final Map<UUID, List<Happening>> told = new HashMap<>();
@@ -170,7 +185,7 @@ class EventTable implements HouseholdTable {
     private Reading(UUID household, Instant now) {
       this.household = household;
       this.now = now;
-      this.climate = kitchens.of(household).climate();
+      this.said = new EventRow(stored, kitchens.of(household).climate());
       for (FridgeEvent event : fridge.findByHouseholdId(household)) {
         stored
             .read(event.pieces(), WarmSpellJson.class)
@@ -209,7 +224,7 @@ class EventTable implements HouseholdTable {
         if (bottle == null) {
           throw new Row.WrongException("bottle", "This is missing.");
         }
-        BottleEvent.Kind kind = row.choice("kind", BottleEvent.Kind.class, null);
+        KeepEvent.Kind kind = row.choice("kind", KeepEvent.Kind.class, null);
         return keep(row, bottle, at, kind) ? Taken.NEW : Taken.THERE;
       }
       return happened(row, batch.get(), bottle, at);
@@ -218,7 +233,7 @@ class EventTable implements HouseholdTable {
     private Taken happened(Row row, UUID batch, Bottle bottle, Instant at) {
       Happening.Kind kind = row.choice("kind", Happening.Kind.class, null);
       Double ml = row.number("millilitres", 0, 1e6);
-      String detail = row.text("detail", DETAIL);
+      Told tells = told(row, kind);
       UUID bottleId = bottle == null ? null : bottle.id();
       List<Happening> before =
           told.computeIfAbsent(batch, id -> new ArrayList<>(history.allOf(household, id)));
@@ -229,22 +244,20 @@ class EventTable implements HouseholdTable {
                   h.kind() == kind
                       && second(h.happenedAt()).equals(second(at))
                       && Objects.equals(h.bottleId(), bottleId)
-                      && (OF_THE_BATCH.contains(kind) || says(h, ml, detail)));
+                      && (OF_THE_BATCH.contains(kind) || history.says(h, ml, tells)));
       if (there.isPresent()) {
-        boolean same = says(there.get(), ml, detail);
-        there.get().putRight(ml, detail);
+        boolean same = history.says(there.get(), ml, tells);
+        history.putRight(there.get(), ml, tells);
         return same ? Taken.THERE : Taken.NEW;
       }
-      UUID change = change(row);
-      history.take(
-          new Happening(household, batch, bottleId, change, at, kind, ml, detail),
-          row.yes("undone"));
+      boolean undone = row.yes("undone");
+      history.take(household, batch, bottleId, change(row), at, kind, ml, tells, undone);
       if (bottle != null) {
         boolean used = kind == Happening.Kind.TAKEN || kind == Happening.Kind.FINISHED;
-        if (used && ml != null && !detail.startsWith(Shelf.POURED_INTO)) {
-          uses.usedThen(bottle, ml, at, row.yes("undone"));
+        if (used && ml != null && !(tells instanceof Told.Brewed)) {
+          uses.usedThen(bottle, ml, at, undone);
         }
-        BottleEvent.Kind counts = counts(kind);
+        KeepEvent.Kind counts = counts(kind);
         if (counts != null) {
           keep(row, bottle, at, counts);
         }
@@ -252,17 +265,21 @@ class EventTable implements HouseholdTable {
       return Taken.NEW;
     }
 
-    private boolean says(Happening known, Double ml, String detail) {
-      return Objects.equals(known.millilitres(), ml) && known.detail().equals(detail);
+    private Told told(Row row, Happening.Kind kind) {
+      try {
+        return history.told(kind, row.text("detail", DETAIL), row.text("told", OTHER));
+      } catch (IllegalArgumentException e) {
+        throw new Row.WrongException("told", "What is told must be as Dremsa writes it.");
+      }
     }
 
-    private BottleEvent.Kind counts(Happening.Kind kind) {
+    private KeepEvent.@Nullable Kind counts(Happening.Kind kind) {
       return switch (kind) {
-        case LEFT_OUT -> BottleEvent.Kind.WARMED;
-        case MOVED, FROZEN, THAWED -> BottleEvent.Kind.MOVED;
-        case OPENED -> BottleEvent.Kind.OPENED;
-        case POURED_IN -> BottleEvent.Kind.JOINED;
-        case SCHOOL_CHANGED -> BottleEvent.Kind.SCHOOL;
+        case LEFT_OUT -> KeepEvent.Kind.WARMED;
+        case MOVED, FROZEN, THAWED -> KeepEvent.Kind.MOVED;
+        case OPENED -> KeepEvent.Kind.OPENED;
+        case POURED_IN -> KeepEvent.Kind.JOINED;
+        case SCHOOL_CHANGED -> KeepEvent.Kind.SCHOOL;
         default -> null;
       };
     }
@@ -275,70 +292,24 @@ class EventTable implements HouseholdTable {
     }
 
     /** Keeps what counts for how long a bottle keeps; false where it stands there already. */
-    private boolean keep(Row row, Bottle bottle, Instant at, BottleEvent.Kind kind) {
-      BottleEvent.Told said = said(row, kind);
-      // A line of the history tells when it was back, a line of its own when it began.
-      Instant began =
-          kind == BottleEvent.Kind.WARMED && !row.yes("silent")
-              ? Hours.after(at, -said.hours())
-              : at;
+    private boolean keep(Row row, Bottle bottle, Instant at, KeepEvent.Kind kind) {
+      KeepEvent event = said.event(row, kind, at);
       List<BottleEvent> before =
           kept.computeIfAbsent(
               bottle.id(), id -> new ArrayList<>(events.findByBottleIdOrderById(id)));
       if (HouseholdTable.meet(
-              before, e -> e.kind() == kind && second(e.happenedAt()).equals(second(began)))
+              before, e -> e.kind() == kind && second(e.happenedAt()).equals(second(event.at())))
           .isPresent()) {
         return false;
       }
       UUID change = change(row);
-      BottleEvent event =
-          BottleEvent.told(bottle, change == null ? UUID.randomUUID() : change, began, kind, said);
+      BottleEvent line =
+          new BottleEvent(bottle, change == null ? UUID.randomUUID() : change, event, stored);
       if (row.yes("undone")) {
-        event.undo();
+        line.undo();
       }
-      events.save(event);
+      events.save(line);
       return true;
-    }
-
-    private BottleEvent.Told said(Row row, BottleEvent.Kind kind) {
-      Happening.Kind happening =
-          row.yes("silent") ? null : row.choice("kind", Happening.Kind.class, null);
-      Place usual =
-          happening == Happening.Kind.FROZEN
-              ? Place.FREEZER
-              : happening == Happening.Kind.THAWED ? Place.FRIDGE : null;
-      Double hours = row.number("hours", 1e-6, BottleTaps.LONGEST_H);
-      Double celsius = row.number("celsius", -40, 60);
-      Double ownMl = row.number("own_ml", 1e-6, 1e6);
-      String other = row.text("other", OTHER);
-      String cause = row.text("cause", CAUSE);
-      Place place = null;
-      switch (kind) {
-        case WARMED -> {
-          if (hours == null) {
-            throw new Row.WrongException("hours", "Say for how long.");
-          }
-          celsius = celsius == null ? Place.ROOM.celsius(climate) : celsius;
-          cause = cause.isEmpty() ? "Left out" : cause;
-        }
-        case MOVED -> {
-          place = row.choice("place", Place.class, usual);
-          if (!cause.isEmpty() && CsvText.day(cause).isEmpty()) {
-            throw new Row.WrongException("cause", "The day that its label said, or nothing.");
-          }
-        }
-        case JOINED -> {
-          if (ownMl == null || !stored.saysPouredIn(other)) {
-            throw new Row.WrongException(
-                "other", "What was poured in must be told as Dremsa writes it.");
-          }
-        }
-        default -> {
-          // Nothing more is told of it.
-        }
-      }
-      return new BottleEvent.Told(
-          place, hours, celsius, cause, ownMl, other.isEmpty() ? null : other);
     }
 
     private Taken fridge(Row row, Instant at) {
@@ -346,7 +317,7 @@ class EventTable implements HouseholdTable {
       if (knownPieces.contains(piece(words, at))) {
         return Taken.THERE;
       }
-      double hours = row.neededNumber("hours", 1e-6, BottleTaps.LONGEST_H);
+      double hours = row.neededNumber("hours", 1e-6, Meaning.LONGEST_H);
       double celsius = row.neededNumber("celsius", -40, 60);
       String cause = row.text("cause", CAUSE);
       Double number = row.number("change", 0, 1e9);
@@ -376,7 +347,7 @@ class EventTable implements HouseholdTable {
                 spell.id(),
                 household,
                 spell.pieces().get(0).at(),
-                FridgeController.endOf(spell.pieces()),
+                Fridge.endOf(spell.pieces()),
                 spell.words(),
                 stored.write(WarmSpellJson.of(spell.pieces())),
                 now);

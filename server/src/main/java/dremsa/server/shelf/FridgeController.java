@@ -4,30 +4,20 @@ import dremsa.core.keep.FridgeLog;
 import dremsa.core.keep.Hours;
 import dremsa.core.keep.KeepEvent;
 import dremsa.core.keep.Outage;
-import dremsa.core.kitchen.Place;
 import dremsa.core.measure.Said;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
-import dremsa.server.history.Happening;
-import dremsa.server.history.History;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.kitchens.Kitchens;
 import dremsa.server.tables.CsvText;
-import dremsa.server.wire.Stored;
-import dremsa.server.wire.WarmSpellJson;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.time.DateTimeException;
-import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.hibernate.validator.constraints.Range;
 import org.jspecify.annotations.Nullable;
@@ -47,29 +37,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/fridge")
 @Transactional
 class FridgeController {
-  private final FridgeEventRepository repository;
-  private final BottleRepository bottles;
-  private final Judging judging;
-  private final Stored stored;
+  private final Fridge fridge;
   private final Kitchens kitchens;
   private final Households households;
-  private final History history;
 
-  FridgeController(
-      FridgeEventRepository repository,
-      BottleRepository bottles,
-      Judging judging,
-      Stored stored,
-      Kitchens kitchens,
-      Households households,
-      History history) {
-    this.repository = repository;
-    this.bottles = bottles;
-    this.judging = judging;
-    this.stored = stored;
+  FridgeController(Fridge fridge, Kitchens kitchens, Households households) {
+    this.fridge = fridge;
     this.kitchens = kitchens;
     this.households = households;
-    this.history = history;
   }
 
   /** What happened to it. */
@@ -92,10 +67,6 @@ class FridgeController {
       @Range(min = -5, max = 45, message = "A fridge is -5 to 45 °C.") @Nullable Double celsius,
       @Range(min = 0, max = 1440, message = "0 to 1440 hours ago.")
           @Nullable Double endedHoursAgo) {}
-
-  /** A bottle before and after. */
-  record Touched(
-      UUID id, String name, int number, LocalDate before, LocalDate after, boolean useNow) {}
 
   /** A line of a log that was not taken, and why. */
   record LeftLine(int line, String why) {}
@@ -120,20 +91,14 @@ class FridgeController {
       @Nullable Double warmest,
       List<GapLine> gaps,
       List<LeftLine> left,
-      List<Touched> bottles) {}
+      List<Fridge.Touched> bottles) {}
 
   /** What happened to the fridge before. */
   record FridgeLine(UUID id, Instant from, Instant to, String words) {}
 
-  /** What is to be done: warm pieces over a stretch, in words. */
-  private record Order(
-      String words, Instant from, Instant to, List<KeepEvent.FridgeWarmed> pieces) {}
-
   @GetMapping
   List<FridgeLine> list(@AuthenticationPrincipal Member member) {
-    return repository
-        .findFirst20ByHouseholdIdAndUndoneFalseOrderByMadeAtDesc(member.household())
-        .stream()
+    return fridge.last(member.household()).stream()
         .map(e -> new FridgeLine(e.id(), e.fromAt(), e.toAt(), e.words()))
         .toList();
   }
@@ -150,31 +115,28 @@ class FridgeController {
     if (form.hours() <= 0) {
       throw Problem.invalid(FieldProblem.range("hours", form.hours(), "Above 0.", 0, 336));
     }
-    Instant from = Hours.after(end, -form.hours());
-    Order order;
+    Fridge.Spell spell = spell(household, form, Hours.after(end, -form.hours()), end);
+    return outcome(
+        spell, done(household, spell, look, now), new LoggerFile.Read(List.of(), List.of()), null);
+  }
+
+  private Fridge.Spell spell(UUID household, FridgeForm form, Instant from, Instant end) {
     if (form.what() == FridgeWhat.POWER_CUT) {
       List<KeepEvent.FridgeWarmed> pieces =
           Outage.powerCut(from, form.hours(), kitchens.climates(household).at(from));
-      order =
-          new Order(
-              Said.of("Power cut, %s h", Said.tenths(form.hours())), from, endOf(pieces), pieces);
-    } else {
-      if (form.celsius() == null) {
-        throw Problem.invalid(FieldProblem.of("celsius", null, "Say how warm it was."));
-      }
-      order =
-          new Order(
-              Said.of("Warm fridge, %s h at %.0f °C", Said.tenths(form.hours()), form.celsius()),
-              from,
-              end,
-              Outage.warm(from, form.hours(), form.celsius()));
+      String words = Said.of("Power cut, %s h", Said.tenths(form.hours()));
+      return new Fridge.Spell(words, from, Fridge.endOf(pieces), pieces);
     }
-    return carryOut(household, order, look, now, new LoggerFile.Read(List.of(), List.of()), null);
+    if (form.celsius() == null) {
+      throw Problem.invalid(FieldProblem.of("celsius", null, "Say how warm it was."));
+    }
+    String words =
+        Said.of("Warm fridge, %s h at %.0f °C", Said.tenths(form.hours()), form.celsius());
+    return new Fridge.Spell(words, from, end, Outage.warm(from, form.hours(), form.celsius()));
   }
 
-  static Instant endOf(List<KeepEvent.FridgeWarmed> pieces) {
-    KeepEvent.FridgeWarmed last = pieces.get(pieces.size() - 1);
-    return Hours.after(last.at(), last.hours());
+  private Fridge.Outcome done(UUID household, Fridge.Spell spell, boolean look, Instant now) {
+    return look ? fridge.look(household, spell, now) : fridge.happened(household, spell, now);
   }
 
   /**
@@ -205,72 +167,19 @@ class FridgeController {
         read.readings().stream().map(FridgeLog.Reading::at).min(Instant::compareTo).orElseThrow();
     Instant to =
         read.readings().stream().map(FridgeLog.Reading::at).max(Instant::compareTo).orElseThrow();
-    Order order =
-        new Order(
+    Fridge.Spell spell =
+        new Fridge.Spell(
             Said.of("Fridge logger, %d readings", read.readings().size()), from, to, log.warm());
-    return carryOut(household.id(), order, look, now, read, log);
+    return outcome(spell, done(household.id(), spell, look, now), read, log);
   }
 
-  private FridgeOutcome carryOut(
-      UUID household,
-      Order order,
-      boolean look,
-      Instant now,
-      LoggerFile.Read read,
-      @Nullable FridgeLog log) {
-    if (order.from().isAfter(now.plus(Duration.ofMinutes(5)))) {
-      throw Problem.invalid(FieldProblem.of("from", order.from(), "That is still to come."));
-    }
-    List<Bottle> standing = bottles.findByHouseholdIdAndStatus(household, Bottle.Status.STANDING);
-    Map<UUID, LocalDate> before = new HashMap<>();
-    standing.forEach(b -> before.put(b.id(), b.lastDay()));
-    List<Touched> touched = new ArrayList<>();
-    UUID id = null;
-    if (look) {
-      Judging.Round round = judging.round(household, standing);
-      for (Bottle bottle : standing) {
-        Judging.Known known = round.known(bottle);
-        var keeping = known.keeping();
-        for (KeepEvent.FridgeWarmed piece : order.pieces()) {
-          keeping = keeping.with(piece);
-        }
-        var verdict = known.judge(keeping, now);
-        touched.add(touched(bottle, before.get(bottle.id()), verdict.lastDay(), verdict.useNow()));
-      }
-    } else {
-      FridgeEvent event =
-          repository.saveAndFlush(
-              new FridgeEvent(
-                  UUID.randomUUID(),
-                  household,
-                  order.from(),
-                  order.to(),
-                  order.words(),
-                  stored.write(WarmSpellJson.of(order.pieces())),
-                  now));
-      id = event.id();
-      Judging.Round round = judging.round(household, standing);
-      for (Bottle bottle : standing) {
-        round.saved(bottle, now);
-        if (bottle.place() == Place.FRIDGE || !bottle.lastDay().equals(before.get(bottle.id()))) {
-          history.note(
-              household,
-              bottle.batchId(),
-              bottle.id(),
-              id,
-              now,
-              Happening.Kind.FRIDGE_WARM,
-              null,
-              order.words());
-        }
-        touched.add(touched(bottle, before.get(bottle.id()), bottle.lastDay(), bottle.useNow()));
-      }
-    }
+  private static FridgeOutcome outcome(
+      Fridge.Spell spell, Fridge.Outcome done, LoggerFile.Read read, @Nullable FridgeLog log) {
     return new FridgeOutcome(
-        id,
-        order.words(),
-        order.from(),
-        order.to(),
+        done.id(),
+        spell.words(),
+        spell.from(),
+        spell.to(),
         read.readings().size(),
         log == null ? null : log.coldest(),
         log == null ? null : log.warmest(),
@@ -278,23 +187,11 @@ class FridgeController {
             ? List.of()
             : log.gaps().stream().map(g -> new GapLine(g.from(), g.to())).toList(),
         read.left().stream().limit(20).map(l -> new LeftLine(l.line(), l.why())).toList(),
-        touched);
-  }
-
-  private static Touched touched(Bottle bottle, LocalDate before, LocalDate after, boolean useNow) {
-    return new Touched(bottle.id(), bottle.name(), bottle.number(), before, after, useNow);
+        done.bottles());
   }
 
   @DeleteMapping("/{id}")
   void takeBack(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    FridgeEvent event =
-        repository
-            .findByIdAndHouseholdId(id, member.household())
-            .filter(e -> !e.undone())
-            .orElseThrow(() -> Problem.notFound("event of the fridge"));
-    event.undo();
-    repository.saveAndFlush(event);
-    history.ofChange(member.household(), id).forEach(Happening::undo);
-    judging.savedAll(member.household(), households.now(member.household()));
+    fridge.takeBack(member.household(), id);
   }
 }

@@ -16,7 +16,6 @@ import dremsa.server.bench.Runs;
 import dremsa.server.kitchens.Kitchens;
 import dremsa.server.reminders.Due;
 import dremsa.server.reminders.Reminders;
-import dremsa.server.wire.PouredInJson;
 import dremsa.server.wire.Stored;
 import dremsa.server.wire.WarmSpellJson;
 import java.time.Instant;
@@ -67,10 +66,6 @@ class Judging {
     this.households = households;
     this.reminders = reminders;
     this.stored = stored;
-  }
-
-  private Inherited inherited(String other) {
-    return stored.read(other, PouredInJson.class).toCore();
   }
 
   /** A bottle with all that is known of it. */
@@ -150,7 +145,7 @@ class Judging {
           batches.computeIfAbsent(
               bottle.batchId(), id -> runs.record(bottle.householdId(), bottle.batchId()));
       List<KeepEvent> all = new ArrayList<>();
-      happened.getOrDefault(bottle.id(), List.of()).forEach(event -> keepEvent(event, all));
+      happened.getOrDefault(bottle.id(), List.of()).forEach(e -> all.add(e.event(stored)));
       warm.stream()
           .filter(w -> Hours.after(w.at(), w.hours()).isAfter(bottle.filledAt()))
           .forEach(all::add);
@@ -178,23 +173,6 @@ class Judging {
       }
       repository.saveAndFlush(bottle);
       plan(bottle, now, household.zone());
-    }
-  }
-
-  private void keepEvent(BottleEvent event, List<KeepEvent> into) {
-    switch (event.kind()) {
-      case MOVED -> into.add(new KeepEvent.Moved(event.happenedAt(), event.place()));
-      case WARMED ->
-          into.add(
-              new KeepEvent.Warmed(
-                  event.happenedAt(), event.hours(), event.celsius(), event.cause()));
-      case OPENED -> into.add(new KeepEvent.Opened(event.happenedAt()));
-      case JOINED ->
-          into.add(
-              new KeepEvent.Joined(event.happenedAt(), event.ownMl(), inherited(event.other())));
-      case SCHOOL -> {
-        // The bottle itself knows the school that it is kept by now.
-      }
     }
   }
 

@@ -1,6 +1,8 @@
 package dremsa.server.shelf;
 
 import dremsa.core.formula.Purpose;
+import dremsa.core.keep.DiscardReason;
+import dremsa.core.keep.KeepEvent;
 import dremsa.core.keep.School;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
@@ -8,6 +10,7 @@ import dremsa.server.backup.Column;
 import dremsa.server.backup.KeptTable;
 import dremsa.server.backup.KeptTables;
 import dremsa.server.formulas.KeptFormulas;
+import dremsa.server.wire.KeepEventJson;
 import dremsa.server.wire.Stored;
 import dremsa.server.wire.WarmSpellJson;
 import jakarta.persistence.EntityManager;
@@ -15,7 +18,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -23,13 +25,12 @@ import org.springframework.stereotype.Component;
 @Component
 class KeptBottles implements KeptTables {
   private static final double MOST_ML = 100_000;
-  private static final Pattern DAY_OR_NOTHING = Pattern.compile("(\\d{4}-\\d{2}-\\d{2})?");
-  private static final Pattern SCHOOL = Pattern.compile("[A-Z]+\\+?");
 
   private final BottleRepository repository;
   private final Judging judging;
   private final Uses uses;
   private final Stored stored;
+  private final EarlierEvents earlier;
   private final EntityManager entities;
 
   KeptBottles(
@@ -42,6 +43,7 @@ class KeptBottles implements KeptTables {
     this.judging = judging;
     this.uses = uses;
     this.stored = stored;
+    this.earlier = new EarlierEvents(stored);
     this.entities = entities;
   }
 
@@ -94,37 +96,19 @@ class KeptBottles implements KeptTables {
             Column.reference("bottle_id", "bottle"),
             Column.tie("change_id"),
             Column.moment("happened_at"),
-            Column.word("kind", BottleEvent.Kind.class),
-            Column.word("place", Place.class).orNull(),
-            Column.number("hours", 0, 24 * 400).orNull(),
-            Column.number("celsius", -60, 100).orNull(),
-            Column.text("cause", 200),
-            Column.number("own_ml", 0, MOST_ML).orNull(),
-            Column.json("other", this::checkOther).orNull(),
+            Column.word("kind", KeepEvent.Kind.class),
+            Column.json("said", text -> event(text, Instant.EPOCH)),
             Column.yesNo("undone"))
-        .where(KeptBottles::says);
+        .where(row -> event((String) row.get("said"), Instant.EPOCH).kind() == kind(row))
+        .lifted(earlier::lift);
   }
 
-  /** Whether an event says all that its kind has to say. */
-  private static boolean says(Map<String, @Nullable Object> row) {
-    String cause = (String) row.get("cause");
-    return switch (BottleEvent.Kind.valueOf((String) row.get("kind"))) {
-      case MOVED -> row.get("place") != null && DAY_OR_NOTHING.matcher(cause).matches();
-      case WARMED -> row.get("hours") != null && row.get("celsius") != null;
-      case OPENED -> true;
-      case JOINED -> row.get("own_ml") != null && row.get("other") != null;
-      case SCHOOL -> SCHOOL.matcher(cause).matches() && isSchool(cause.replace("+", ""));
-    };
+  private static KeepEvent.Kind kind(Map<String, @Nullable Object> row) {
+    return KeepEvent.Kind.valueOf((String) row.get("kind"));
   }
 
-  private static boolean isSchool(String word) {
-    return java.util.Arrays.stream(School.values()).anyMatch(school -> school.name().equals(word));
-  }
-
-  private void checkOther(String text) {
-    if (!stored.saysPouredIn(text)) {
-      throw new IllegalArgumentException("it does not say what was poured in");
-    }
+  private KeepEvent event(String said, Instant at) {
+    return stored.read(said, KeepEventJson.class).toCore(at);
   }
 
   private static KeptTable bottleUse() {

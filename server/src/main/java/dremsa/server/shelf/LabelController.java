@@ -7,6 +7,7 @@ import dremsa.server.accounts.Member;
 import dremsa.server.bench.BatchRecord;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
+import dremsa.server.history.Told;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import jakarta.servlet.http.HttpServletRequest;
@@ -103,7 +104,7 @@ class LabelController {
           now,
           Happening.Kind.LABELLED,
           null,
-          "last day " + bottle.lastDay());
+          new Told.Labelled(bottle.lastDay()));
       round.saved(bottle, now);
       labels.add(label(household, bottle, known.batch(), form.name(), base));
     }

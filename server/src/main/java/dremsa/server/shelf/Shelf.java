@@ -1,5 +1,6 @@
 package dremsa.server.shelf;
 
+import dremsa.core.keep.DiscardReason;
 import dremsa.core.keep.Keeping;
 import dremsa.core.keep.Verdict;
 import dremsa.core.measure.Said;
@@ -12,6 +13,7 @@ import dremsa.server.bench.BrewPoured;
 import dremsa.server.containers.Containers;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
+import dremsa.server.history.Told;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.kitchens.ClimateChanged;
@@ -30,9 +32,6 @@ import org.springframework.transaction.annotation.Transactional;
 public class Shelf {
   /** What a bottle may be short of its own label by eye, mL. */
   private static final double EYE = 0.5;
-
-  /** How the record tells of what went into a brew and not onto a head. */
-  static final String POURED_INTO = "poured into ";
 
   private final BottleRepository repository;
   private final Judging judging;
@@ -128,7 +127,7 @@ public class Shelf {
             event.at(),
             Happening.Kind.FRIDGE_WARM,
             null,
-            "kitchen: " + event.words());
+            new Told.Words("kitchen: " + event.words()));
       }
     }
   }
@@ -144,7 +143,7 @@ public class Shelf {
     }
     double taken = Math.min(event.millilitres(), bottle.leftMl());
     bottle.take(taken);
-    note(bottle, event.at(), Happening.Kind.TAKEN, taken, POURED_INTO + event.code());
+    note(bottle, event.at(), Happening.Kind.TAKEN, taken, new Told.Brewed(event.code()));
     if (bottle.leftMl() < EYE) {
       bottle.end(Bottle.Status.FINISHED, null, event.at());
     }
@@ -213,7 +212,7 @@ public class Shelf {
     Judging.Round round = judging.round(household, List.of(bottle));
     uses.used(round.known(bottle), taken, told, at);
     bottle.take(taken);
-    note(bottle, at, Happening.Kind.TAKEN, taken, told.words());
+    note(bottle, at, Happening.Kind.TAKEN, taken, new Told.Words(told.words()));
     if (bottle.leftMl() < EYE) {
       bottle.end(Bottle.Status.FINISHED, null, at);
     }
@@ -225,7 +224,7 @@ public class Shelf {
   public void finish(UUID household, UUID id, long version, Instant at) {
     Bottle bottle = standing(household, id, version);
     uses.used(judging.known(bottle), bottle.leftMl(), Uses.Told.NOTHING, at);
-    note(bottle, at, Happening.Kind.FINISHED, bottle.leftMl(), "");
+    note(bottle, at, Happening.Kind.FINISHED, bottle.leftMl(), Told.NOTHING);
     bottle.end(Bottle.Status.FINISHED, null, at);
     bottle.take(bottle.leftMl());
     judging.saved(bottle, at);
@@ -236,12 +235,7 @@ public class Shelf {
   public void discard(
       UUID household, UUID id, long version, DiscardReason reason, String note, Instant at) {
     Bottle bottle = standing(household, id, version);
-    note(
-        bottle,
-        at,
-        Happening.Kind.DISCARDED,
-        bottle.leftMl(),
-        reason + (note.isBlank() ? "" : ": " + note));
+    note(bottle, at, Happening.Kind.DISCARDED, bottle.leftMl(), new Told.Discarded(reason, note));
     bottle.end(Bottle.Status.DISCARDED, reason, at);
     judging.saved(bottle, at);
   }
@@ -269,9 +263,7 @@ public class Shelf {
     judging.saved(bottle, at);
   }
 
-  private void note(
-      Bottle bottle, Instant at, Happening.Kind kind, Double millilitres, String detail) {
-    history.note(
-        bottle.householdId(), bottle.batchId(), bottle.id(), at, kind, millilitres, detail);
+  private void note(Bottle bottle, Instant at, Happening.Kind kind, Double millilitres, Told told) {
+    history.note(bottle.householdId(), bottle.batchId(), bottle.id(), at, kind, millilitres, told);
   }
 }

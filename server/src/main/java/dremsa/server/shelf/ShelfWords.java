@@ -1,5 +1,6 @@
 package dremsa.server.shelf;
 
+import dremsa.core.keep.DiscardReason;
 import dremsa.server.http.Words;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;

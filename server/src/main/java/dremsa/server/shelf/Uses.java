@@ -85,10 +85,9 @@ class Uses {
             + " from happening_line h join bottle b"
             + " on b.id = h.bottle_id and b.household_id = h.household_id"
             + " where h.household_id = ? and h.kind in ('TAKEN', 'FINISHED') and h.millilitres > 0"
-            + " and h.detail not like ?"
+            + " and coalesce(json_value(h.told, '$.kind'), '') <> 'BREWED'"
             + " and not exists (select 1 from bottle_use u where u.household_id = ?) order by h.id",
         id,
-        Shelf.POURED_INTO + "%",
         id);
   }
 
