@@ -128,7 +128,7 @@ export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response
       type: said?.type ?? 'urn:dremsa:problem:unexpected',
       title: said?.title ?? 'Not done',
       status: answer.response.status,
-      detail: said?.detail ?? 'That did not work. Nothing was changed.',
+      detail: said?.detail ?? 'That did not work. Look whether it was done before you try again.',
       errors: said?.errors,
     });
   }

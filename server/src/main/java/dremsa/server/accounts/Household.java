@@ -9,6 +9,7 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.UUID;
 
@@ -95,6 +96,11 @@ public class Household {
 
   public ZoneId zone() {
     return ZoneId.of(timeZone);
+  }
+
+  /** The day that it is in the household at a moment. */
+  public LocalDate day(Instant moment) {
+    return moment.atZone(zone()).toLocalDate();
   }
 
   public School school() {

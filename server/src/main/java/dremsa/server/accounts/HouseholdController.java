@@ -1,6 +1,7 @@
 package dremsa.server.accounts;
 
 import dremsa.core.keep.School;
+import dremsa.core.kitchen.Climate;
 import dremsa.core.measure.MeasureSystem;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
@@ -73,10 +74,22 @@ class HouseholdController {
   /** As much of a kitchen as the first brew needs; the rest is what a home usually has. */
   record NewKitchen(
       @NotNull(message = "Say how warm the room is.")
-          @Range(min = -5, max = 45, message = "A room is -5 to 45 °C.")
+          @Range(
+              min = Climate.COLDEST_ROOM_C,
+              max = Climate.WARMEST_ROOM_C,
+              message =
+                  "A room is " + Climate.COLDEST_ROOM_C + " to " + Climate.WARMEST_ROOM_C + " °C.")
           Double roomC,
       @NotNull(message = "Say how cold the fridge is.")
-          @Range(min = 0, max = 15, message = "A fridge is 0 to 15 °C.")
+          @Range(
+              min = Climate.COLDEST_FRIDGE_C,
+              max = Climate.WARMEST_FRIDGE_C,
+              message =
+                  "A fridge is "
+                      + Climate.COLDEST_FRIDGE_C
+                      + " to "
+                      + Climate.WARMEST_FRIDGE_C
+                      + " °C.")
           Double fridgeC,
       @NotNull(message = "Say what your largest jar holds.")
           @Range(min = 100, max = 10_000, message = "A jar holds 100 to 10000 mL.")

@@ -6,6 +6,7 @@ import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Locale;
 import java.util.Optional;
@@ -115,6 +116,16 @@ public class Households {
   @Transactional
   public void remove(UUID household) {
     jdbc.update("delete from household where id = ?", household.toString());
+  }
+
+  /** What day it is in a household. */
+  public LocalDate today(Household household) {
+    return household.day(now(household));
+  }
+
+  /** What day it is in a household. */
+  public LocalDate today(UUID household) {
+    return today(of(household));
   }
 
   /** The time for a household: the clock's, moved where a test moved it. */

@@ -129,6 +129,6 @@ class Standings {
   }
 
   private static LocalDate date(Household household, Instant at) {
-    return at.atZone(household.zone()).toLocalDate();
+    return household.day(at);
   }
 }

@@ -1,5 +1,6 @@
 package dremsa.server.kitchens;
 
+import dremsa.core.kitchen.Climate;
 import dremsa.server.backup.Column;
 import dremsa.server.backup.KeptTable;
 import dremsa.server.backup.KeptTables;
@@ -42,9 +43,10 @@ class KeptKitchens implements KeptTables {
                 "from_at",
                 Column.id(),
                 Column.moment("from_at"),
-                Column.number("room_celsius", -5, 45),
-                Column.number("fridge_celsius", 0, 15),
-                Column.number("freezer_celsius", -40, -5),
+                Column.number("room_celsius", Climate.COLDEST_ROOM_C, Climate.WARMEST_ROOM_C),
+                Column.number("fridge_celsius", Climate.COLDEST_FRIDGE_C, Climate.WARMEST_FRIDGE_C),
+                Column.number(
+                    "freezer_celsius", Climate.COLDEST_FREEZER_C, Climate.WARMEST_FREEZER_C),
                 Column.moment("made_at"))
             .atMost(MOST_SETTINGS));
   }

@@ -69,7 +69,7 @@ class PlaceClimates {
     if (rows.isEmpty()) {
       repository.save(new ClimateRow(householdId, ClimateRow.BEGINNING, before, now));
     }
-    LocalDate today = now.atZone(household.zone()).toLocalDate();
+    LocalDate today = household.day(now);
     if (since != null) {
       if (since.isAfter(today) || since.isBefore(today.minusDays(LONGEST_BACK_D))) {
         throw Problem.invalid(

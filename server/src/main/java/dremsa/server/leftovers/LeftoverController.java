@@ -85,7 +85,7 @@ class LeftoverController {
   @GetMapping
   List<LeftoverLine> list(@AuthenticationPrincipal Member member) {
     Household household = households.of(member.household());
-    LocalDate today = households.now(household).atZone(household.zone()).toLocalDate();
+    LocalDate today = households.today(household);
     return Stream.concat(
             repository
                 .findByHouseholdIdAndOutcomeOrderByLastDayAscStrainedAtAsc(

@@ -179,7 +179,7 @@ class BottleController {
   @GetMapping
   ShelfView shelf(@AuthenticationPrincipal Member member) {
     Household household = households.of(member.household());
-    LocalDate today = today(household);
+    LocalDate today = households.today(household);
     List<BottleLine> lines =
         repository
             .findByHouseholdIdAndStatusOrderByLastDayAscRunsOutAscNumberAsc(
@@ -200,12 +200,12 @@ class BottleController {
     Formula formula = batch.brew().formula();
     Verdict verdict = known.judge(bottle.endedAt() == null ? now : bottle.endedAt());
     return new BottleView(
-        line(bottle, today(household)),
+        line(bottle, households.today(household)),
         batch.code(),
         batch.formulaId(),
         batch.startedAt(),
         now,
-        today(household),
+        households.today(household),
         VerdictJson.of(verdict, bottle.endedAt() == null ? known.hangsOn(now) : Optional.empty()),
         new KeptBy(bottle.school(), bottle.cleanWorking(), List.of(School.values())),
         batch.brew().materials().stream().map(material -> material.name()).toList(),
@@ -307,10 +307,6 @@ class BottleController {
 
   private Instant now(Member member) {
     return households.now(member.household());
-  }
-
-  private LocalDate today(Household household) {
-    return households.now(household).atZone(household.zone()).toLocalDate();
   }
 
   private static BottleLine line(Bottle bottle, LocalDate today) {

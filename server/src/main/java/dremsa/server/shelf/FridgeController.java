@@ -4,6 +4,7 @@ import dremsa.core.keep.FridgeLog;
 import dremsa.core.keep.Hours;
 import dremsa.core.keep.KeepEvent;
 import dremsa.core.keep.Outage;
+import dremsa.core.kitchen.Climate;
 import dremsa.core.measure.Said;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
@@ -64,7 +65,16 @@ class FridgeController {
       @NotNull(message = "Say for how long.")
           @Range(min = 0, max = 336, message = "Above 0 and up to two weeks.")
           Double hours,
-      @Range(min = -5, max = 45, message = "A fridge is -5 to 45 °C.") @Nullable Double celsius,
+      @Range(
+              min = Climate.COLDEST_ROOM_C,
+              max = Climate.WARMEST_ROOM_C,
+              message =
+                  "A warm fridge is "
+                      + Climate.COLDEST_ROOM_C
+                      + " to "
+                      + Climate.WARMEST_ROOM_C
+                      + " °C.")
+          @Nullable Double celsius,
       @Range(min = 0, max = 1440, message = "0 to 1440 hours ago.")
           @Nullable Double endedHoursAgo) {}
 

@@ -117,7 +117,7 @@ class LabelController {
     return new LabelSheet.Label(
         name == null || name.isBlank() ? bottle.name() : name.strip(),
         batch.code() + "/" + bottle.number(),
-        bottle.filledAt().atZone(household.zone()).toLocalDate(),
+        household.day(bottle.filledAt()),
         bottle.lastDay(),
         bottle.useNow(),
         bottle.marked(),

@@ -68,7 +68,7 @@ class WasteBook {
   Page months(UUID id, int count) {
     Household household = households.of(id);
     ZoneId zone = household.zone();
-    LocalDate today = households.now(household).atZone(zone).toLocalDate();
+    LocalDate today = households.today(household);
     YearMonth first = YearMonth.from(today).minusMonths(count - 1L);
     Page page = new Page(new TreeMap<>(), new LinkedHashMap<>());
     for (int i = 0; i < count; i++) {

@@ -94,7 +94,7 @@ class StoreReport {
 
   StoresView of(UUID id) {
     Household household = households.of(id);
-    LocalDate today = households.now(household).atZone(household.zone()).toLocalDate();
+    LocalDate today = households.today(household);
     Materials all = materials.of(household.id());
     Map<String, List<Lot>> byMaterial = new TreeMap<>();
     for (Lot lot : lots.findByHouseholdIdAndEndedAtIsNullOrderByGotOn(household.id())) {

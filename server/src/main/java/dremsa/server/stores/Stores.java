@@ -149,7 +149,7 @@ public class Stores implements LotPrices {
   private void takeOut(
       Lot lot, UUID batch, double grams, Instant at, LotHappening.Kind kind, String detail) {
     lot.take(grams);
-    lot.opened(at.atZone(households.of(lot.householdId()).zone()).toLocalDate());
+    lot.opened(households.of(lot.householdId()).day(at));
     note(lot, batch, at, kind, grams, detail);
     if (lot.leftGrams() < CRUMBS) {
       lot.end(at);
@@ -209,7 +209,7 @@ public class Stores implements LotPrices {
     }
     double out = Math.min(freshGrams, lot.leftGrams());
     takeOut(lot, null, out, at, LotHappening.Kind.DRIED, Said.of("%.1f g dried", driedGrams));
-    LocalDate today = at.atZone(households.of(household).zone()).toLocalDate();
+    LocalDate today = households.of(household).day(at);
     return put(
             household,
             driedMaterial,
@@ -225,7 +225,7 @@ public class Stores implements LotPrices {
   @Transactional
   public UUID spentAndDried(
       UUID household, String material, double grams, String note, Instant at) {
-    LocalDate today = at.atZone(households.of(household).zone()).toLocalDate();
+    LocalDate today = households.of(household).day(at);
     Lot.Told told = new Lot.Told(today, null, null, "", note);
     return put(household, material, Lot.Origin.DRIED, grams, told, null, at).id();
   }

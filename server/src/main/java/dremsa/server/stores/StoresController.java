@@ -1,7 +1,6 @@
 package dremsa.server.stores;
 
 import dremsa.core.material.Material;
-import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
 import dremsa.server.accounts.WithoutTurn;
@@ -140,7 +139,7 @@ class StoresController {
       @RequestHeader(name = "Idempotency-Key", required = false) String key,
       @Valid @RequestBody NewLot form) {
     UUID household = member.household();
-    LocalDate today = today(household);
+    LocalDate today = households.today(household);
     LocalDate got = form.gotOn() == null ? today : form.gotOn();
     notLater("gotOn", got, today);
     Material material = material(household, form.material());
@@ -170,7 +169,7 @@ class StoresController {
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @Valid @RequestBody LotForm form) {
-    LocalDate today = today(member.household());
+    LocalDate today = households.today(member.household());
     notLater("gotOn", form.gotOn(), today);
     if (form.openedOn() != null) {
       notLater("openedOn", form.openedOn(), today);
@@ -303,11 +302,6 @@ class StoresController {
               most));
     }
     return grams;
-  }
-
-  private LocalDate today(UUID household) {
-    Household of = households.of(household);
-    return households.now(of).atZone(of.zone()).toLocalDate();
   }
 
   private static void notLater(String field, LocalDate day, LocalDate today) {

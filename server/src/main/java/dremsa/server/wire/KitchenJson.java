@@ -45,13 +45,33 @@ import org.jspecify.annotations.Nullable;
  */
 public record KitchenJson(
     @NotNull(message = "Say how warm the room is.")
-        @Range(min = -5, max = 45, message = "A room is -5 to 45 °C.")
+        @Range(
+            min = Climate.COLDEST_ROOM_C,
+            max = Climate.WARMEST_ROOM_C,
+            message =
+                "A room is " + Climate.COLDEST_ROOM_C + " to " + Climate.WARMEST_ROOM_C + " °C.")
         Double roomC,
     @NotNull(message = "Say how cold the fridge is.")
-        @Range(min = 0, max = 15, message = "A fridge is 0 to 15 °C.")
+        @Range(
+            min = Climate.COLDEST_FRIDGE_C,
+            max = Climate.WARMEST_FRIDGE_C,
+            message =
+                "A fridge is "
+                    + Climate.COLDEST_FRIDGE_C
+                    + " to "
+                    + Climate.WARMEST_FRIDGE_C
+                    + " °C.")
         Double fridgeC,
     @NotNull(message = "Say how cold the freezer is.")
-        @Range(min = -40, max = -5, message = "A freezer is -40 to -5 °C.")
+        @Range(
+            min = Climate.COLDEST_FREEZER_C,
+            max = Climate.WARMEST_FREEZER_C,
+            message =
+                "A freezer is "
+                    + Climate.COLDEST_FREEZER_C
+                    + " to "
+                    + Climate.WARMEST_FREEZER_C
+                    + " °C.")
         Double freezerC,
     @NotNull(message = "List the hobs.") @Size(max = 12, message = "At most 12 hobs.")
         List<@Valid HobJson> hobs,
