@@ -2939,6 +2939,9 @@ export interface components {
             /** Format: int64 */
             version: number;
             cueSeen: boolean;
+            readings?: {
+                [key: string]: number;
+            };
             /** Format: double */
             measuredMl?: number;
             /** Format: double */
@@ -3017,6 +3020,9 @@ export interface components {
             /** @enum {string} */
             timing?: "EARLY" | "RIGHT" | "LATE";
             cueSeen: boolean;
+            readings: {
+                [key: string]: number;
+            };
             /** Format: double */
             measuredMl?: number;
             /** Format: double */

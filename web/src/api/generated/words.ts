@@ -16,6 +16,26 @@ export const WORDS = {
     "SPILLED": "spilled",
     "OTHER": "another reason"
   },
+  "entries": {
+    "TEMPERATURE": "Temperature",
+    "WEIGHT": "Weight in the pot",
+    "VOLUME": "Volume in the pot",
+    "PH": "Acidity",
+    "INGREDIENT": "Really weighed in",
+    "SMELL": "Smell",
+    "SHAKEN": "Shaken",
+    "NOTE": "Note"
+  },
+  "entryUnits": {
+    "TEMPERATURE": "°C",
+    "WEIGHT": "g",
+    "VOLUME": "mL",
+    "PH": "pH",
+    "INGREDIENT": "g",
+    "SMELL": "",
+    "SHAKEN": "",
+    "NOTE": ""
+  },
   "labelFormats": {
     "A4_21": "63.5 × 38.1 mm, 21 on A4",
     "A4_8": "99.1 × 67.7 mm, 8 on A4",

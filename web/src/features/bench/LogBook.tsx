@@ -4,22 +4,12 @@ import { ProblemError, type Run } from '../../api/client';
 import { CelsiusInput } from '../../kit/CelsiusInput';
 import { said, saidElse } from '../../kit/fields';
 import { figure, type Format } from '../../kit/format';
+import { options, WORDS } from '../../kit/words';
 import { DeviceTaps } from './DeviceTaps';
 import { PhotoRow } from './PhotoRow';
 import { useRemoval, type useTap } from './useTaps';
 
 type Kind = Run['log'][number]['kind'];
-
-const KINDS: Record<Kind, { words: string; unit: string }> = {
-  TEMPERATURE: { words: 'Temperature', unit: '°C' },
-  WEIGHT: { words: 'Weight in the pot', unit: 'g' },
-  VOLUME: { words: 'Volume in the pot', unit: 'mL' },
-  PH: { words: 'Acidity', unit: 'pH' },
-  INGREDIENT: { words: 'Really weighed in', unit: 'g' },
-  SMELL: { words: 'Smell', unit: '' },
-  SHAKEN: { words: 'Shaken', unit: '' },
-  NOTE: { words: 'Note', unit: '' },
-};
 
 /** A line of the log in words. */
 export function entryWords(
@@ -27,7 +17,6 @@ export function entryWords(
   run: Run,
   celsius: (c: number) => string,
 ): string {
-  const kind = KINDS[entry.kind];
   const name = run.prediction.amounts.find((a) => a.ingredient === entry.subject)?.name;
   const amount =
     entry.amount == null
@@ -36,8 +25,8 @@ export function entryWords(
         ? celsius(entry.amount)
         : entry.kind === 'PH'
           ? `pH ${entry.amount.toFixed(1)}`
-          : `${figure(entry.amount)} ${kind.unit}`;
-  return [name ?? kind.words, amount, entry.words].filter(Boolean).join(' ');
+          : `${figure(entry.amount)} ${WORDS.entryUnits[entry.kind]}`;
+  return [name ?? WORDS.entries[entry.kind], amount, entry.words].filter(Boolean).join(' ');
 }
 
 /** What is measured, smelt, noted and photographed while a step lasts. */
@@ -68,7 +57,7 @@ export function LogBook({
           words: words || undefined,
           sure,
         },
-        words: KINDS[kind].words,
+        words: WORDS.entries[kind],
         mayWait: true,
       },
       {
@@ -92,7 +81,7 @@ export function LogBook({
         <Select
           className="field-s"
           label="What"
-          data={Object.entries(KINDS).map(([value, k]) => ({ value, label: k.words }))}
+          data={options(WORDS.entries)}
           value={kind}
           onChange={(k) => setKind((k as Kind) ?? 'NOTE')}
         />
@@ -127,7 +116,7 @@ export function LogBook({
             />
           ) : (
             <NumberInput
-              label={KINDS[kind].unit || 'Amount'}
+              label={WORDS.entryUnits[kind] || 'Amount'}
               value={amount}
               onChange={setAmount}
               error={said(tap.error, 'amount')}

@@ -49,8 +49,10 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
       cueSeen,
       sure: sure || undefined,
       secondsAgo: ago > 0 ? ago * 60 : undefined,
-      measuredPh: sours && ph !== '' ? Number(ph) : undefined,
-      measuredMl: measures && ml !== '' ? Number(ml) : undefined,
+      readings: {
+        ...(sours && ph !== '' && { PH: Number(ph) }),
+        ...(measures && ml !== '' && { VOLUME: Number(ml) }),
+      },
       note: note || undefined,
       bottles:
         last && !divides
@@ -77,8 +79,8 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
   );
   const coming = run.line.moments.find((m) => Date.parse(m.at) > now && m.kind !== 'SOON');
   const shown = [
-    'measuredMl',
-    'measuredPh',
+    'readings.VOLUME',
+    'readings.PH',
     'note',
     ...fills.map((_, i) => `bottles[${i}].millilitres`),
   ];
@@ -155,7 +157,7 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
           description={`About ${figure(plan.millilitres)} mL are expected. Leave it empty if you did not measure.`}
           value={ml}
           onChange={setMl}
-          error={said(error, 'measuredMl')}
+          error={said(error, 'readings.VOLUME')}
         />
       )}
       {plan.kind === 'strain' && run.leftover && (
@@ -182,7 +184,7 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
           }
           value={ph}
           onChange={setPh}
-          error={said(error, 'measuredPh')}
+          error={said(error, 'readings.PH')}
         />
       )}
       {late && (

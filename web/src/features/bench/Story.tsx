@@ -24,7 +24,7 @@ export function Story({ run, format }: { run: Run; format: Format }) {
                 {record?.timing === 'EARLY' && ' – early'}
                 {record?.timing === 'LATE' && ' – late'}
                 {record?.cueSeen && ended && ' – cue seen'}
-                {record?.measuredMl != null && ` – ${figure(record.measuredMl)} mL`}
+                {record?.readings.VOLUME != null && ` – ${figure(record.readings.VOLUME)} mL`}
                 {record?.note && <span className="soft"> “{record.note}”</span>}
               </span>
               <span className="soft small">

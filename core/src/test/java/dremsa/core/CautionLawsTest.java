@@ -8,6 +8,7 @@ import dremsa.core.brew.Contents;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
 import dremsa.core.brew.Ranges.Range;
+import dremsa.core.brew.Reading;
 import dremsa.core.brew.StepFacts;
 import dremsa.core.brew.TracePoint;
 import dremsa.core.brew.VesselChoice;
@@ -202,7 +203,7 @@ class CautionLawsTest {
       }
       int last = brew.formula().steps().size() - 1;
       Prediction read =
-          brew.predict(scale, Facts.NONE.with(last, StepFacts.NONE.withPh(ph.high())));
+          brew.predict(scale, Facts.NONE.with(last, StepFacts.NONE.with(Reading.PH, ph.high())));
       KeepingClass estimated = Classifier.classify(p.contents(), school).keepingClass();
       KeepingClass careful = Classifier.classify(read.contents(), school).keepingClass();
       assertThat(life(estimated, school))
@@ -221,7 +222,7 @@ class CautionLawsTest {
       int last = brew.formula().steps().size() - 1;
       Instant before = null;
       for (double ph = 2.2; ph < 9; ph += 0.4) {
-        Facts facts = Facts.NONE.with(last, StepFacts.NONE.withPh(ph));
+        Facts facts = Facts.NONE.with(last, StepFacts.NONE.with(Reading.PH, ph));
         Instant ends = judge(brew, brew.predict(scale, facts), school).runsOut();
         if (before != null) {
           assertThat(ends)
@@ -257,7 +258,7 @@ class CautionLawsTest {
       Facts atOnce =
           Facts.NONE.with(
               steps.size() - 2,
-              StepFacts.lasting(0).withCelsius(before.steps().get(previous).endC()));
+              StepFacts.lasting(0).with(Reading.TEMPERATURE, before.steps().get(previous).endC()));
       Instant with = judge(juicy, juicy.predict(scale, atOnce), school).runsOut();
       assertThat(with)
           .as(plain.method() + " " + plain.steps())

@@ -1,6 +1,7 @@
 package dremsa.core;
 
 import dremsa.core.brew.Facts;
+import dremsa.core.brew.Reading;
 import dremsa.core.brew.StepFacts;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Guide;
@@ -132,10 +133,10 @@ final class WildFormulas {
         known = known.withMinutes(Math.pow(10, 4 * random.nextDouble() - 1));
       }
       if (random.nextInt(9) == 0) {
-        known = known.withCelsius(1 + 98 * random.nextDouble());
+        known = known.with(Reading.TEMPERATURE, 1 + 98 * random.nextDouble());
       }
       if (random.nextInt(9) == 0) {
-        known = known.withPh(2 + 7 * random.nextDouble());
+        known = known.with(Reading.PH, 2 + 7 * random.nextDouble());
       }
       if (random.nextInt(12) == 0) {
         known = known.withWater(500 * random.nextDouble(), 5 + 90 * random.nextDouble());

@@ -185,11 +185,13 @@ class BenchAndShelfTest {
   void readingsOutOfReasonAreRefusedAtTheirPlace() {
     Visitor.Answer run = finish(finish(start("lemon-balm-spray"), Map.of()), Map.of());
     for (Object ml : List.of(0, -3, 5000, "NaN")) {
-      Visitor.Answer no = finish(run, Map.of("measuredMl", ml));
+      Visitor.Answer no = finish(run, Map.of("readings", Map.of("VOLUME", ml)));
       assertThat(no.status()).as(no.body().toString()).isEqualTo(400);
-      assertThat(no.fields()).containsExactly("measuredMl");
+      assertThat(no.fields()).containsExactly("readings.VOLUME");
     }
-    assertThat(finish(run, Map.of("measuredC", 400)).fields()).containsExactly("measuredC");
+    assertThat(finish(run, Map.of("measuredC", 400)).fields())
+        .as("under its earlier name too")
+        .containsExactly("readings.TEMPERATURE");
     run = finish(run, Map.of("measuredMl", 490));
     assertThat(finish(run, Map.of()).fields()).containsExactly("bottles");
     assertThat(

@@ -337,7 +337,19 @@ class HostileBackupTest {
             "batch",
             r -> r.put("surroundings", "{\"materials\":null,\"poured\":null}")),
         row("a step that began nowhere", "batch_step", r -> r.put("step_index", 55)),
-        row("a pot hotter than the sun", "batch_step", r -> r.put("measured_c", 5600)),
+        row(
+            "a pot hotter than the sun",
+            "batch_step",
+            r -> r.put("readings", "{\"TEMPERATURE\":5600}")),
+        row("a reading of the stars", "batch_step", r -> r.put("readings", "{\"STARS\":1}")),
+        row("a reading of nothing", "batch_step", r -> r.put("readings", "{\"PH\":null}")),
+        row(
+            "once a pot hotter than the sun",
+            "batch_step",
+            r -> {
+              r.remove("readings");
+              r.put("measured_c", 5600);
+            }),
         row("a tap back to nothing", "batch_tap", r -> r.put("state", "{}")),
         row(
             "a reading of nothing",

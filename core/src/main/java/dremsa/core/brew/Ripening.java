@@ -57,7 +57,9 @@ public record Ripening(
                 : hours < Souring.STRONG_H ? Stage.FULL : Stage.STRONG;
     return new Ripening(
         hours,
-        known.ph().isPresent() ? read(known.ph().getAsDouble()) : Souring.ph(hours, kitchen),
+        known.read(Reading.PH).isPresent()
+            ? read(known.read(Reading.PH).getAsDouble())
+            : Souring.ph(hours, kitchen),
         stage,
         until(Souring.MILD_H, hours, rateNow),
         until(Souring.FULL_H, hours, rateNow),

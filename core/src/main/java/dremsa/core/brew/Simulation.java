@@ -437,10 +437,10 @@ final class Simulation {
     if (known.waterMl() > 0) {
       pot.pourWater(known.waterMl(), known.waterC());
     }
-    known.celsius().ifPresent(c -> pot.celsius = c);
-    known.millilitres().ifPresent(this::measured);
-    known.grams().ifPresent(grams -> weighed(step, grams));
-    known.ph().ifPresent(pot::readPh);
+    known.read(Reading.TEMPERATURE).ifPresent(c -> pot.celsius = c);
+    known.read(Reading.VOLUME).ifPresent(this::measured);
+    known.read(Reading.WEIGHT).ifPresent(grams -> weighed(step, grams));
+    known.read(Reading.PH).ifPresent(pot::readPh);
   }
 
   private void weighed(Step step, double grams) {

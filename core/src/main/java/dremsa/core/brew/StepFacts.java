@@ -2,6 +2,7 @@ package dremsa.core.brew;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,10 +15,7 @@ import java.util.function.Consumer;
  * predicted.
  *
  * @param minutes how long it took or shall take, 0 or more
- * @param celsius the temperature at its end
- * @param millilitres the volume at its end, as read from a jug at about 20 °C
- * @param grams the mass in the vessel at its end, liquid and plants, without the vessel
- * @param ph read at its end
+ * @param readings taken at its end, each in the unit of its kind
  * @param weighed grams of an ingredient that was really put in, by its key; 0 for left out
  * @param waterMl plain water poured in beside the formula, mL; negative is not allowed
  * @param waterC how warm that water was, °C
@@ -27,31 +25,16 @@ import java.util.function.Consumer;
  */
 public record StepFacts(
     OptionalDouble minutes,
-    OptionalDouble celsius,
-    OptionalDouble millilitres,
-    OptionalDouble grams,
-    OptionalDouble ph,
+    Map<Reading, Double> readings,
     Map<String, Double> weighed,
     double waterMl,
     double waterC,
     List<Temperature> temperatures,
     Optional<Cooling.Fit> cooling,
     boolean skipped) {
-  private static final OptionalDouble UNKNOWN = OptionalDouble.empty();
-
   public static final StepFacts NONE =
       new StepFacts(
-          UNKNOWN,
-          UNKNOWN,
-          UNKNOWN,
-          UNKNOWN,
-          UNKNOWN,
-          Map.of(),
-          0,
-          20,
-          List.of(),
-          Optional.empty(),
-          false);
+          OptionalDouble.empty(), Map.of(), Map.of(), 0, 20, List.of(), Optional.empty(), false);
 
   /**
    * A temperature read while a step lasted.
@@ -62,6 +45,7 @@ public record StepFacts(
   public record Temperature(double minute, double celsius) {}
 
   public StepFacts {
+    readings = Map.copyOf(readings);
     weighed = Map.copyOf(weighed);
     temperatures = List.copyOf(temperatures);
     if (!(waterMl >= 0)) {
@@ -77,20 +61,15 @@ public record StepFacts(
     return changed(draft -> draft.minutes = OptionalDouble.of(value));
   }
 
-  public StepFacts withCelsius(double value) {
-    return changed(draft -> draft.celsius = OptionalDouble.of(value));
+  /** What was read at its end; empty where it was not. */
+  public OptionalDouble read(Reading kind) {
+    Double value = readings.get(kind);
+    return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
   }
 
-  public StepFacts withMillilitres(double value) {
-    return changed(draft -> draft.millilitres = OptionalDouble.of(value));
-  }
-
-  public StepFacts withGrams(double value) {
-    return changed(draft -> draft.grams = OptionalDouble.of(value));
-  }
-
-  public StepFacts withPh(double value) {
-    return changed(draft -> draft.ph = OptionalDouble.of(value));
+  /** The same with a reading at its end; an earlier one of its kind is replaced. */
+  public StepFacts with(Reading kind, double value) {
+    return changed(draft -> draft.readings.put(kind, value));
   }
 
   /** The same with what was really put in of an ingredient, g. */
@@ -135,10 +114,7 @@ public record StepFacts(
 
   private static final class Draft {
     private OptionalDouble minutes;
-    private OptionalDouble celsius;
-    private OptionalDouble millilitres;
-    private OptionalDouble grams;
-    private OptionalDouble ph;
+    private final Map<Reading, Double> readings = new EnumMap<>(Reading.class);
     private final Map<String, Double> weighed;
     private double waterMl;
     private double waterC;
@@ -148,10 +124,7 @@ public record StepFacts(
 
     private Draft(StepFacts from) {
       minutes = from.minutes;
-      celsius = from.celsius;
-      millilitres = from.millilitres;
-      grams = from.grams;
-      ph = from.ph;
+      readings.putAll(from.readings);
       weighed = new TreeMap<>(from.weighed);
       waterMl = from.waterMl;
       waterC = from.waterC;
@@ -162,17 +135,7 @@ public record StepFacts(
 
     private StepFacts facts() {
       return new StepFacts(
-          minutes,
-          celsius,
-          millilitres,
-          grams,
-          ph,
-          weighed,
-          waterMl,
-          waterC,
-          temperatures,
-          cooling,
-          skipped);
+          minutes, readings, weighed, waterMl, waterC, temperatures, cooling, skipped);
     }
   }
 }

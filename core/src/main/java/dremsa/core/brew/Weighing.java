@@ -26,7 +26,8 @@ public final class Weighing {
       double at = Math.min(outcome.startMinute() + minute, outcome.endMinute());
       leaves = prediction.momentAt(at).grams() - prediction.momentAt(outcome.endMinute()).grams();
     }
-    return facts.with(step, facts.of(step).withGrams(Math.max(0, grams - Math.max(0, leaves))));
+    return facts.with(
+        step, facts.of(step).with(Reading.WEIGHT, Math.max(0, grams - Math.max(0, leaves))));
   }
 
   /**

@@ -1,7 +1,11 @@
 package dremsa.core.check;
 
+import dremsa.core.brew.Brew;
 import dremsa.core.brew.Cooling;
 import dremsa.core.brew.Prediction;
+import dremsa.core.brew.Reading;
+import dremsa.core.brew.Weighing;
+import dremsa.core.material.MaterialKind;
 import dremsa.core.measure.Said;
 import java.util.List;
 
@@ -44,6 +48,33 @@ public final class Plausibility {
    * @param high the most that is taken at all
    */
   public record Judgement(Answer answer, String why, double low, double high) {}
+
+  /**
+   * Judges a reading of a run.
+   *
+   * @param step at which it was taken
+   * @param minute since the first step
+   */
+  public static Judgement reading(
+      Reading kind, double value, Brew brew, Prediction prediction, int step, double minute) {
+    double in = prediction.account().in();
+    return switch (kind) {
+      case TEMPERATURE -> temperature(value, prediction, minute, oily(brew));
+      case VOLUME -> amount(value, in, prediction.steps().get(step).millilitres(), "mL");
+      case WEIGHT -> {
+        // A pot on the scale holds at most what went in, plants and all.
+        double all = prediction.amounts().values().stream().mapToDouble(g -> g).sum();
+        double expected = Weighing.gramsAt(brew, prediction, minute);
+        yield amount(value, Math.max(in, all), expected, "g");
+      }
+      case PH -> ph(value);
+    };
+  }
+
+  private static boolean oily(Brew brew) {
+    return brew.materials().stream()
+        .anyMatch(material -> material.kind() == MaterialKind.CARRIER_OIL);
+  }
 
   /**
    * Judges a temperature.

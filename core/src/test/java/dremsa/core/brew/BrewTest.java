@@ -40,7 +40,7 @@ class BrewTest {
         facts =
             facts.with(
                 formula.steps().size() - 1,
-                StepFacts.NONE.withMillilitres(random.nextDouble() * 2000));
+                StepFacts.NONE.with(Reading.VOLUME, random.nextDouble() * 2000));
       }
       Brew brew = Kitchens.in(kitchen, formula);
       Prediction p =
@@ -155,8 +155,8 @@ class BrewTest {
         brew.predict(
             0.5,
             Facts.NONE
-                .with(1, StepFacts.lasting(200).withCelsius(30))
-                .with(2, StepFacts.NONE.withMillilitres(400)));
+                .with(1, StepFacts.lasting(200).with(Reading.TEMPERATURE, 30))
+                .with(2, StepFacts.NONE.with(Reading.VOLUME, 400)));
     assertThat(real.steps().get(1).minutes()).isCloseTo(200, within(1e-6));
     assertThat(real.steps().get(1).endC()).isEqualTo(30);
     assertThat(real.steps().get(2).millilitres()).isCloseTo(400, within(1e-6));

@@ -81,7 +81,7 @@ class RecordTest {
     for (double grams : planned.amounts().values()) {
       contents += grams;
     }
-    Prediction weighed = gel(boil, StepFacts.NONE.withGrams(contents - 120));
+    Prediction weighed = gel(boil, StepFacts.NONE.with(Reading.WEIGHT, contents - 120));
     balances(weighed);
     // What left until then, and while it cools at most what its heat can evaporate (energy
     // balance).
@@ -92,7 +92,7 @@ class RecordTest {
   @Test
   void aWeighedStrainingIsTheYield() {
     int strain = step(GEL, Step.Strain.class);
-    Prediction weighed = gel(strain, StepFacts.NONE.withGrams(333));
+    Prediction weighed = gel(strain, StepFacts.NONE.with(Reading.WEIGHT, 333));
     balances(weighed);
     assertThat(weighed.finished().grams()).isCloseTo(333, within(4.0));
     assertThat(weighed.account().unaccounted()).isNotZero();
@@ -155,9 +155,9 @@ class RecordTest {
 
   @Test
   void aReadAcidityReplacesTheEstimate() {
-    assertThat(ferment(StepFacts.NONE.withPh(3.7)).contents().ph().value())
+    assertThat(ferment(StepFacts.NONE.with(Reading.PH, 3.7)).contents().ph().value())
         .isCloseTo(3.7, within(0.15));
-    assertThat(ferment(StepFacts.NONE.withPh(5.2)).contents().ph().value())
+    assertThat(ferment(StepFacts.NONE.with(Reading.PH, 5.2)).contents().ph().value())
         .isCloseTo(5.2, within(0.15));
   }
 

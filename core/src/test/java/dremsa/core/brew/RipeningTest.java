@@ -87,7 +87,8 @@ class RipeningTest {
 
   @Test
   void aPhThatWasReadReplacesTheEstimate() {
-    assertThat(Ripening.of(StepFacts.NONE.withPh(3.7), room(22), 600).ph().value()).isEqualTo(3.7);
+    assertThat(Ripening.of(StepFacts.NONE.with(Reading.PH, 3.7), room(22), 600).ph().value())
+        .isEqualTo(3.7);
     assertThat(after(0, 22).ph().value()).isCloseTo(6.5, within(1e-12));
     assertThat(after(SLOW, 22).ph().value()).isCloseTo(4 + 2.5 / Math.E, within(1e-9));
   }

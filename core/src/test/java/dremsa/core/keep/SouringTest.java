@@ -8,6 +8,7 @@ import dremsa.core.acid.Sourness;
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
+import dremsa.core.brew.Reading;
 import dremsa.core.brew.StepFacts;
 import dremsa.core.check.Finding;
 import dremsa.core.check.SelfCheck;
@@ -99,7 +100,7 @@ class SouringTest {
     assertThat(brew.predict(0.8, Facts.NONE).contents().ph().high()).isLessThan(5);
     assertThat(judged(brew, Facts.NONE, School.PRACTICE)).isEqualTo(KeepingClass.PRESERVED);
     assertThat(judged(brew, Facts.NONE, School.CAREFUL)).isEqualTo(KeepingClass.GEL);
-    Facts read = Facts.NONE.with(5, StepFacts.NONE.withPh(4.4));
+    Facts read = Facts.NONE.with(5, StepFacts.NONE.with(Reading.PH, 4.4));
     assertThat(judged(brew, read, School.CAREFUL)).isEqualTo(KeepingClass.PRESERVED);
     assertThat(SelfCheck.of(brew, brew.predict(0.8, Facts.NONE)))
         .anyMatch(f -> f.what().contains("wants its pH measured"));
@@ -109,16 +110,17 @@ class SouringTest {
   void aReadingReplacesTheEstimateEverywhereAfterIt() {
     Brew brew = in(Site.UNKNOWN, gel(0.3, "citric-acid", 3));
     Sourness.Ph early =
-        brew.predict(0.8, Facts.NONE.with(4, StepFacts.NONE.withPh(7.6))).contents().ph();
+        brew.predict(0.8, Facts.NONE.with(4, StepFacts.NONE.with(Reading.PH, 7.6))).contents().ph();
     // Sorbate and acid came after: an estimate again, but from what was read.
     assertThat(early.read()).isFalse();
     assertThat(early.high() - early.low())
         .isLessThan(spread(brew.predict(0.8, Facts.NONE).contents().ph()));
     Sourness.Ph last =
-        brew.predict(0.8, Facts.NONE.with(6, StepFacts.NONE.withPh(5.9))).contents().ph();
+        brew.predict(0.8, Facts.NONE.with(6, StepFacts.NONE.with(Reading.PH, 5.9))).contents().ph();
     assertThat(last.read()).isTrue();
     assertThat(last.value()).isBetween(5.89, 5.91);
-    assertThat(judged(brew, Facts.NONE.with(6, StepFacts.NONE.withPh(5.9)), School.PRACTICE))
+    assertThat(
+            judged(brew, Facts.NONE.with(6, StepFacts.NONE.with(Reading.PH, 5.9)), School.PRACTICE))
         .isEqualTo(KeepingClass.GEL);
   }
 
@@ -184,7 +186,7 @@ class SouringTest {
     Brew barley = Kitchens.in(room(celsius), fermented("barley"));
     StepFacts facts = StepFacts.lasting(hours * 60);
     if (read != null) {
-      facts = facts.withPh(read);
+      facts = facts.with(Reading.PH, read);
     }
     Prediction p = barley.predict(0.6, Facts.NONE.with(1, facts));
     Verdict verdict = Kept.inFridge(START, ZoneOffset.UTC, School.CAREFUL).judge(barley, p, START);
@@ -223,7 +225,7 @@ class SouringTest {
     List<Step> steps = new ArrayList<>(plain.steps());
     steps.add(3, new Step.Add(List.of("apple-vinegar"), 40, Guide.NONE));
     Brew cold = Kitchens.in(room(10), plain.with(more, steps));
-    Prediction p = cold.predict(0.6, Facts.NONE.with(4, StepFacts.NONE.withPh(4.2)));
+    Prediction p = cold.predict(0.6, Facts.NONE.with(4, StepFacts.NONE.with(Reading.PH, 4.2)));
     assertThat(p.heat().soured()).isFalse();
     Verdict verdict =
         Keeping.inFridge(START, ZoneOffset.UTC, School.CAREFUL, Kept.USUAL).judge(cold, p, START);

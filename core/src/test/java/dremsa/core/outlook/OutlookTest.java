@@ -7,6 +7,7 @@ import dremsa.core.brew.Brew;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
 import dremsa.core.brew.Ranges.Range;
+import dremsa.core.brew.Reading;
 import dremsa.core.brew.StepFacts;
 import dremsa.core.brew.VesselChoice;
 import dremsa.core.formula.BuiltInFormulas;
@@ -113,13 +114,13 @@ class OutlookTest {
     int last = gel.formula().steps().size() - 1;
     Range guessed = outlook(gel, 0.6, Facts.NONE).ranges().get(Outlook.BOTTLED);
     Range measured =
-        outlook(gel, 0.6, Facts.NONE.with(last, StepFacts.NONE.withMillilitres(400)))
+        outlook(gel, 0.6, Facts.NONE.with(last, StepFacts.NONE.with(Reading.VOLUME, 400)))
             .ranges()
             .get(Outlook.BOTTLED);
     assertThat(measured.high() - measured.low()).isLessThan(1e-6);
     assertThat(guessed.high() - guessed.low()).isGreaterThan(20);
     Range read =
-        outlook(gel, 0.6, Facts.NONE.with(last, StepFacts.NONE.withPh(5.5)))
+        outlook(gel, 0.6, Facts.NONE.with(last, StepFacts.NONE.with(Reading.PH, 5.5)))
             .ranges()
             .get(Outlook.PH);
     assertThat(read.high() - read.low()).isLessThan(0.01);

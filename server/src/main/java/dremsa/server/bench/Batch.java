@@ -162,7 +162,7 @@ class Batch {
     whole.steps.forEach(step -> part.steps.add(StepDone.of(part.householdId, step.state())));
     // The dividing itself takes no time.
     StepDone divided = new StepDone(whole.householdId, at);
-    divided.end(at, new StepDone.Report(null, false, null, null, null, null, ""));
+    divided.end(at, StepDone.Report.NOTHING);
     part.steps.add(divided);
     part.steps.add(new StepDone(whole.householdId, at));
     part.step = part.steps.size() - 1;

@@ -1,5 +1,6 @@
 package dremsa.server.bench;
 
+import dremsa.core.brew.Reading;
 import dremsa.core.formula.Formula;
 import dremsa.core.kitchen.Container;
 import dremsa.server.accounts.Households;
@@ -18,8 +19,10 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.hibernate.validator.constraints.Range;
 import org.jspecify.annotations.Nullable;
@@ -102,12 +105,15 @@ class BatchController {
   /**
    * A step that is done.
    *
+   * @param readings taken at its end, by their kind
+   * @param measuredMl earlier name of the reading VOLUME; as are the next three of theirs
    * @param secondsAgo it was done so long before it is said; a tap that could not be sent at once
    * @param sure asked back already, and right
    */
   record StepFinish(
       @NotNull(message = "Say which version you saw.") Long version,
       @NotNull(message = "Say whether the cue was seen.") Boolean cueSeen,
+      @Nullable Map<Reading, Double> readings,
       @Nullable Double measuredMl,
       @Nullable Double measuredC,
       @Nullable Double measuredG,
@@ -116,7 +122,16 @@ class BatchController {
       @Size(max = 50, message = "At most 50 bottles.") @Nullable List<@Valid BottleFill> bottles,
       @Range(min = 0, max = Log.LONGEST_AGO_S, message = "At most a week ago.")
           @Nullable Long secondsAgo,
-      @Nullable Boolean sure) {}
+      @Nullable Boolean sure) {
+    /** All that was read, under the earlier names too. */
+    private Map<Reading, Double> all() {
+      Map<Reading, Double> all = new EnumMap<>(Reading.class);
+      all.putAll(readings == null ? Map.of() : readings);
+      EarlierReadings.putInto(all, measuredMl, measuredC, measuredG, measuredPh);
+      all.values().removeIf(Objects::isNull);
+      return all;
+    }
+  }
 
   /** One container filled. */
   record BottleFill(
@@ -232,14 +247,7 @@ class BatchController {
                 .toList();
     Bench.Done done =
         new Bench.Done(
-            form.cueSeen(),
-            form.measuredMl(),
-            form.measuredC(),
-            form.measuredG(),
-            form.measuredPh(),
-            form.note(),
-            bottles,
-            Boolean.TRUE.equals(form.sure()));
+            form.cueSeen(), form.all(), form.note(), bottles, Boolean.TRUE.equals(form.sure()));
     idempotency.once(
         household,
         key,

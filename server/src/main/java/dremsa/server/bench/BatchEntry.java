@@ -1,5 +1,6 @@
 package dremsa.server.bench;
 
+import dremsa.core.brew.Reading;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -8,25 +9,64 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.Arrays;
+import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** A line of a run's log: something measured, smelt, done or noted while a step lasted. */
 @Entity
 class BatchEntry {
   /** What it is. */
   enum Kind {
-    /** °C in the vessel, of a ferment or maceration where it stands. */
-    TEMPERATURE,
-    /** g in the vessel, without it. */
-    WEIGHT,
-    /** mL in the vessel. */
-    VOLUME,
-    PH,
+    /** In the vessel, of a ferment or maceration where it stands. */
+    TEMPERATURE(Reading.TEMPERATURE),
+    WEIGHT(Reading.WEIGHT),
+    VOLUME(Reading.VOLUME),
+    PH(Reading.PH),
     /** g of an ingredient that really went in; its key is the subject. */
-    INGREDIENT,
-    SMELL,
-    SHAKEN,
-    NOTE
+    INGREDIENT("Really weighed in", "g"),
+    SMELL("Smell", ""),
+    SHAKEN("Shaken", ""),
+    NOTE("Note", "");
+
+    private final String words;
+    private final String unit;
+    private final @Nullable Reading reading;
+
+    Kind(Reading reading) {
+      this.words = reading.words();
+      this.unit = reading.unit();
+      this.reading = reading;
+    }
+
+    Kind(String words, String unit) {
+      this.words = words;
+      this.unit = unit;
+      this.reading = null;
+    }
+
+    /** As it is said in a list: {@code "Really weighed in"}. */
+    String words() {
+      return words;
+    }
+
+    /** Of its amount; empty where it has none. */
+    String unit() {
+      return unit;
+    }
+
+    /** What is read of the whole brew; empty for all else. */
+    Optional<Reading> reading() {
+      return Optional.ofNullable(reading);
+    }
+
+    static Kind of(Reading reading) {
+      return Arrays.stream(values())
+          .filter(kind -> kind.reading == reading)
+          .findFirst()
+          .orElseThrow();
+    }
   }
 
   /** The source of what was typed. */

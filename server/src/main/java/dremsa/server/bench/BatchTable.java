@@ -210,7 +210,7 @@ class BatchTable implements HouseholdTable {
           formula.steps().get(i).window().map(w -> w.judge(minutes)).orElse(null);
       boolean last = i == ends.size() - 1;
       batch.finishStep(
-          new StepDone.Report(timing, false, null, null, null, null, ""),
+          new StepDone.Report(timing, false, Map.of(), ""),
           last ? ended : Moment.after(started, ends.get(i)),
           last);
     }

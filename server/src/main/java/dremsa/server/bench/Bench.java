@@ -2,6 +2,7 @@ package dremsa.server.bench;
 
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.Prediction;
+import dremsa.core.brew.Reading;
 import dremsa.core.check.Finding;
 import dremsa.core.check.SelfCheck;
 import dremsa.core.formula.Branch;
@@ -274,16 +275,13 @@ public class Bench {
   /** What the maker says when a step is done; empty fields were not said. */
   public record Done(
       boolean cueSeen,
-      @Nullable Double measuredMl,
-      @Nullable Double measuredC,
-      @Nullable Double measuredG,
-      @Nullable Double measuredPh,
+      Map<Reading, Double> readings,
       @Nullable String note,
       List<BatchBottled.Filled> bottles,
       boolean sure) {
     /** Done, with nothing to say but that. */
     public static Done plainly(boolean cueSeen) {
-      return new Done(cueSeen, null, null, null, null, "", List.of(), false);
+      return new Done(cueSeen, Map.of(), "", List.of(), false);
     }
   }
 
@@ -312,17 +310,13 @@ public class Bench {
         step.window().map(w -> w.judge(minutes - late(present, w, minutes))).orElse(null);
     log.tapped(batch, "Done: " + StepWords.headline(step), false);
     batch.finishStep(
-        new StepDone.Report(
-            timing,
-            done.cueSeen(),
-            done.measuredMl(),
-            done.measuredC(),
-            done.measuredG(),
-            done.measuredPh(),
-            done.note()),
+        new StepDone.Report(timing, done.cueSeen(), done.readings(), done.note()), at, last);
+    log.note(
+        batch,
         at,
-        last);
-    log.note(batch, at, Happening.Kind.STEP_DONE, done.measuredMl(), words(step, timing, done));
+        Happening.Kind.STEP_DONE,
+        done.readings().get(Reading.VOLUME),
+        words(step, timing, done));
     if (divides) {
       divide(batch, formula, at);
     } else if (last) {

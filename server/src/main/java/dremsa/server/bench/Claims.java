@@ -1,15 +1,14 @@
 package dremsa.server.bench;
 
-import dremsa.core.brew.Weighing;
+import dremsa.core.brew.Reading;
 import dremsa.core.check.Plausibility;
 import dremsa.core.check.Plausibility.Answer;
 import dremsa.core.check.Plausibility.Judgement;
-import dremsa.core.material.Material;
-import dremsa.core.material.MaterialKind;
 import dremsa.core.measure.Said;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import java.util.List;
+import java.util.TreeMap;
 import org.springframework.http.HttpStatus;
 
 /** Holds what a maker says of a step against what can be; refuses it, or asks back. */
@@ -23,41 +22,25 @@ final class Claims {
 
   static void check(Runs.Run run, int index, Bench.Done done) {
     double end = run.prediction().steps().get(index).endMinute();
-    double millilitres = run.prediction().steps().get(index).millilitres();
-    if (done.measuredMl() != null) {
-      check("measuredMl", done.measuredMl(), done.sure(), volume(run, millilitres, done));
-    }
-    if (done.measuredC() != null) {
-      check(
-          "measuredC",
-          done.measuredC(),
-          done.sure(),
-          Plausibility.temperature(done.measuredC(), run.prediction(), end, oily(run)));
-    }
-    if (done.measuredG() != null) {
-      check("measuredG", done.measuredG(), done.sure(), weight(run, done.measuredG(), end));
-    }
-    if (done.measuredPh() != null) {
-      check("measuredPh", done.measuredPh(), done.sure(), Plausibility.ph(done.measuredPh()));
-    }
+    new TreeMap<>(done.readings())
+        .forEach(
+            (kind, value) -> check("readings." + kind, value, done.sure(), run, kind, index, end));
   }
 
-  private static Judgement volume(Runs.Run run, double expected, Bench.Done done) {
-    return Plausibility.amount(done.measuredMl(), run.prediction().account().in(), expected, "mL");
-  }
-
-  /** A pot on the scale holds at most what went in, plants and all. */
-  static Judgement weight(Runs.Run run, double grams, double minute) {
-    double all = run.prediction().amounts().values().stream().mapToDouble(g -> g).sum();
-    double most = Math.max(run.prediction().account().in(), all);
-    double expected = Weighing.gramsAt(run.brew(), run.prediction(), minute);
-    return Plausibility.amount(grams, most, expected, "g");
-  }
-
-  static boolean oily(Runs.Run run) {
-    return run.brew().materials().stream()
-        .map(Material::kind)
-        .anyMatch(kind -> kind == MaterialKind.CARRIER_OIL);
+  /** Holds a reading at a step and a minute since the first against what can be. */
+  static void check(
+      String field,
+      double value,
+      boolean sure,
+      Runs.Run run,
+      Reading kind,
+      int step,
+      double minute) {
+    check(
+        field,
+        value,
+        sure,
+        Plausibility.reading(kind, value, run.brew(), run.prediction(), step, minute));
   }
 
   /**
@@ -65,7 +48,7 @@ final class Claims {
    *
    * @param sure the maker was asked back already, and says that it is right
    */
-  static void check(String field, double value, boolean sure, Judgement judged) {
+  private static void check(String field, double value, boolean sure, Judgement judged) {
     FieldProblem at =
         FieldProblem.range(
             field,

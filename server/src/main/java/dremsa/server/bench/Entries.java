@@ -1,11 +1,12 @@
 package dremsa.server.bench;
 
-import dremsa.core.check.Plausibility;
+import dremsa.core.brew.Reading;
 import dremsa.core.measure.Said;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -54,33 +55,13 @@ class Entries {
 
   private static void check(
       Runs.Run run, Batch batch, BatchEntry.What what, boolean sure, Instant at) {
+    Optional<Reading> reading = what.kind().reading();
+    if (reading.isPresent()) {
+      double minute = Happened.minutes(batch.startedAt(), at);
+      Claims.check("amount", number(what), sure, run, reading.get(), batch.step(), minute);
+      return;
+    }
     switch (what.kind()) {
-      case TEMPERATURE -> {
-        double minute = Happened.minutes(batch.startedAt(), at);
-        double celsius = number(what);
-        Claims.check(
-            "amount",
-            celsius,
-            sure,
-            Plausibility.temperature(celsius, run.prediction(), minute, Claims.oily(run)));
-      }
-      case WEIGHT ->
-          Claims.check(
-              "amount",
-              number(what),
-              sure,
-              Claims.weight(run, number(what), Happened.minutes(batch.startedAt(), at)));
-      case VOLUME ->
-          Claims.check(
-              "amount",
-              number(what),
-              sure,
-              Plausibility.amount(
-                  number(what),
-                  run.prediction().account().in(),
-                  run.prediction().steps().get(batch.step()).millilitres(),
-                  "mL"));
-      case PH -> Claims.check("amount", number(what), sure, Plausibility.ph(number(what)));
       case INGREDIENT -> {
         Double planned =
             what.subject() == null ? null : run.prediction().amounts().get(what.subject());
@@ -100,8 +81,8 @@ class Entries {
           throw Problem.invalid(FieldProblem.of("words", "", "Say it in a few words."));
         }
       }
-      case SHAKEN -> {
-        // Nothing to say but that it was done.
+      default -> {
+        // Shaken: nothing to say but that it was done.
       }
     }
   }

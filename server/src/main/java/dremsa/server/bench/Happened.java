@@ -3,6 +3,7 @@ package dremsa.server.bench;
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.Cooling;
 import dremsa.core.brew.Facts;
+import dremsa.core.brew.Reading;
 import dremsa.core.brew.StepFacts;
 import dremsa.core.brew.VesselChoice;
 import dremsa.core.brew.Weighing;
@@ -11,6 +12,7 @@ import dremsa.core.formula.Window;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 
 /** Says to the model what is known of a batch: its taps and its log over its plan. */
 final class Happened {
@@ -52,16 +54,10 @@ final class Happened {
       if (step.skipped()) {
         known = known.left();
       }
-      if (step.measuredC() != null) {
-        known = known.withCelsius(step.measuredC());
+      for (Map.Entry<Reading, Double> read : step.readings().entrySet()) {
+        known = known.with(read.getKey(), read.getValue());
       }
-      if (step.measuredMl() != null) {
-        known = known.withMillilitres(step.measuredMl());
-      }
-      if (step.measuredG() != null) {
-        known = known.withGrams(step.measuredG());
-      }
-      return step.measuredPh() == null ? known : known.withPh(step.measuredPh());
+      return known;
     }
     if (batch.status() != Batch.Status.RUNNING) {
       return known;
@@ -90,13 +86,18 @@ final class Happened {
           switch (what.kind()) {
             case TEMPERATURE ->
                 known.withTemperature(minutes(step.startedAt(), entry.enteredAt()), what.amount());
-            case VOLUME -> step.measuredMl() == null ? known.withMillilitres(what.amount()) : known;
-            case PH -> step.measuredPh() == null ? known.withPh(what.amount()) : known;
+            case VOLUME -> unlessAtItsEnd(Reading.VOLUME, what.amount(), step, known);
+            case PH -> unlessAtItsEnd(Reading.PH, what.amount(), step, known);
             case INGREDIENT -> known.withWeighed(what.subject(), what.amount());
             case WEIGHT, SMELL, SHAKEN, NOTE -> known;
           };
     }
     return known;
+  }
+
+  private static StepFacts unlessAtItsEnd(
+      Reading kind, double amount, StepDone.State step, StepFacts known) {
+    return step.readings().containsKey(kind) ? known : known.with(kind, amount);
   }
 
   static double minutes(Instant from, Instant to) {

@@ -1,5 +1,6 @@
 package dremsa.server.bench;
 
+import dremsa.core.brew.Reading;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Window;
 import dremsa.server.backup.Column;
@@ -14,6 +15,7 @@ import dremsa.server.wire.TargetJson;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -100,23 +102,27 @@ class KeptBatches implements KeptTables {
 
   private KeptTable step() {
     return KeptTable.of(
-        "batch_step",
-        "started_at, step_index, note",
-        Column.reference("batch_id", "batch"),
-        Column.whole("step_index", 0, MOST_STEPS),
-        Column.moment("started_at"),
-        Column.moment("ended_at").orNull(),
-        Column.word("timing", Window.Timing.class).orNull(),
-        Column.yesNo("cue_seen"),
-        Column.number("measured_ml", 0, MOST_ML).orNull(),
-        Column.number("measured_c", -30, 200).orNull(),
-        Column.text("note", 500),
-        Column.yesNo("skipped"),
-        Column.number("extended_min", 0, MOST_MINUTES),
-        Column.number("measured_g", 0, MOST_ML).orNull(),
-        Column.number("measured_ph", 0, 14).orNull(),
-        Column.number("water_ml", 0, MOST_ML),
-        Column.number("water_c", 0, 100));
+            "batch_step",
+            "started_at, step_index, note",
+            Column.reference("batch_id", "batch"),
+            Column.whole("step_index", 0, MOST_STEPS),
+            Column.moment("started_at"),
+            Column.moment("ended_at").orNull(),
+            Column.word("timing", Window.Timing.class).orNull(),
+            Column.yesNo("cue_seen"),
+            Column.json("readings", this::checkReadings),
+            Column.text("note", 500),
+            Column.yesNo("skipped"),
+            Column.number("extended_min", 0, MOST_MINUTES),
+            Column.number("water_ml", 0, MOST_ML),
+            Column.number("water_c", 0, 100))
+        .lifted(row -> EarlierReadings.lift(row, stored));
+  }
+
+  private void checkReadings(String text) {
+    if (!sound(stored.readings(text))) {
+      throw new IllegalArgumentException("no brew reads so");
+    }
   }
 
   private KeptTable tap() {
@@ -137,7 +143,8 @@ class KeptBatches implements KeptTables {
         || memento.step() < 0
         || (begun && memento.step() >= memento.steps().size())
         || memento.steps().size() > MOST_STEPS
-        || memento.steps().stream().anyMatch(s -> s.startedAt() == null || s.note() == null)
+        || memento.steps().stream()
+            .anyMatch(s -> s.startedAt() == null || s.note() == null || !sound(s.readings()))
         || (memento.formula() == null) != (memento.plan() == null)) {
       throw new IllegalArgumentException("it is no state of a batch");
     }
@@ -145,6 +152,11 @@ class KeptBatches implements KeptTables {
       stored.checkedFormula(memento.formula());
       stored.checkedPlan(memento.plan());
     }
+  }
+
+  private static boolean sound(Map<Reading, Double> readings) {
+    return readings.entrySet().stream()
+        .allMatch(read -> read.getValue() != null && read.getKey().holds(read.getValue()));
   }
 
   private KeptTable entry() {

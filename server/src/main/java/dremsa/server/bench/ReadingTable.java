@@ -1,14 +1,16 @@
 package dremsa.server.bench;
 
+import dremsa.core.brew.Reading;
 import dremsa.server.tables.HouseholdTable;
 import dremsa.server.tables.Row;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -25,23 +27,11 @@ class ReadingTable implements HouseholdTable {
           e.words, e.source, e.id as n
         from batch_entry e join batch b on b.id = e.batch_id where e.household_id = ?
         union all
-        select s.ended_at, b.code, s.step_index + 1, 'MEASURED_ML', s.measured_ml, null, '',
-          'typed', 0
-        from batch_step s join batch b on b.id = s.batch_id
-        where b.household_id = ? and s.measured_ml is not null
-        union all
-        select s.ended_at, b.code, s.step_index + 1, 'MEASURED_C', s.measured_c, null, '', 'typed', 0
-        from batch_step s join batch b on b.id = s.batch_id
-        where b.household_id = ? and s.measured_c is not null
-        union all
-        select s.ended_at, b.code, s.step_index + 1, 'MEASURED_G', s.measured_g, null, '', 'typed', 0
-        from batch_step s join batch b on b.id = s.batch_id
-        where b.household_id = ? and s.measured_g is not null
-        union all
-        select s.ended_at, b.code, s.step_index + 1, 'MEASURED_PH', s.measured_ph, null, '',
-          'typed', 0
-        from batch_step s join batch b on b.id = s.batch_id
-        where b.household_id = ? and s.measured_ph is not null
+        select s.ended_at, b.code, s.step_index + 1, concat('MEASURED_', k.kind),
+          json_value(s.readings, concat('$.', k.kind)), null, '', 'typed', 0
+        from batch_step s join batch b on b.id = s.batch_id,
+          json_table(json_keys(s.readings), '$[*]' columns (kind varchar(20) path '$')) k
+        where b.household_id = ? and k.kind <> 'schemaVersion'
       ) all_of_it
       order by time, code, step, n, kind
       """;
@@ -57,21 +47,8 @@ class ReadingTable implements HouseholdTable {
     this.entries = entries;
   }
 
-  /** Lines of the log, and what was measured as a step ended. */
-  private enum Kind {
-    TEMPERATURE,
-    WEIGHT,
-    VOLUME,
-    PH,
-    INGREDIENT,
-    SMELL,
-    SHAKEN,
-    NOTE,
-    MEASURED_ML,
-    MEASURED_C,
-    MEASURED_G,
-    MEASURED_PH
-  }
+  /** Before the kind of what was measured as a step ended. */
+  static final String MEASURED = "MEASURED_";
 
   @Override
   public String name() {
@@ -90,10 +67,10 @@ class ReadingTable implements HouseholdTable {
 
   @Override
   public Taking begin(UUID household, Instant now) {
-    return new Reading(household, now);
+    return new Lines(household, now);
   }
 
-  private final class Reading implements Taking {
+  private final class Lines implements Taking {
     private final UUID household;
     private final Instant now;
     private final Map<String, Optional<Batch>> batches = new HashMap<>();
@@ -101,7 +78,7 @@ class ReadingTable implements HouseholdTable {
     /** What stood there before the file, each to be met once. */
     private final Map<UUID, List<BatchEntry>> there = new HashMap<>();
 
-    private Reading(UUID household, Instant now) {
+    private Lines(UUID household, Instant now) {
       this.household = household;
       this.now = now;
     }
@@ -116,17 +93,18 @@ class ReadingTable implements HouseholdTable {
       }
       Batch batch = found.get();
       int step = (int) row.neededNumber("step", 1, batch.steps().size()) - 1;
-      Kind kind = row.choice("kind", Kind.class, null);
       Double amount = row.number("amount", -100, MOST);
-      if (kind.ordinal() >= Kind.MEASURED_ML.ordinal()) {
-        return measured(batch, step, kind, amount);
+      String word = EarlierReadings.inTable(row.text("kind", 40).toUpperCase(Locale.ROOT));
+      if (word.startsWith(MEASURED)) {
+        return measured(batch, step, reading(word.substring(MEASURED.length())), amount);
       }
+      BatchEntry.Kind kind = row.choice("kind", BatchEntry.Kind.class, null);
       Instant at = row.past("time", now);
       String subject = row.text("subject", 80);
       String source = row.text("source", 80);
       BatchEntry.What what =
           new BatchEntry.What(
-              BatchEntry.Kind.valueOf(kind.name()),
+              kind,
               amount,
               subject.isEmpty() ? null : subject,
               row.text("words", WORDS),
@@ -147,31 +125,26 @@ class ReadingTable implements HouseholdTable {
       return Taken.NEW;
     }
 
-    private Taken measured(Batch batch, int step, Kind kind, Double amount) {
+    private Reading reading(String word) {
+      return Arrays.stream(Reading.values())
+          .filter(kind -> kind.name().equals(word))
+          .findFirst()
+          .orElseThrow(
+              () -> new Row.WrongException("kind", "'" + word + "' is nothing that is read."));
+    }
+
+    private Taken measured(Batch batch, int step, Reading kind, Double amount) {
       if (amount == null) {
         throw new Row.WrongException("amount", "This is missing.");
       }
       StepDone.State state = batch.steps().get(step);
-      Double before =
-          switch (kind) {
-            case MEASURED_ML -> state.measuredMl();
-            case MEASURED_C -> state.measuredC();
-            case MEASURED_G -> state.measuredG();
-            default -> state.measuredPh();
-          };
-      if (Objects.equals(before, amount)) {
+      if (amount.equals(state.readings().get(kind))) {
         return Taken.THERE;
       }
+      Map<Reading, Double> readings = new HashMap<>(state.readings());
+      readings.put(kind, amount);
       batch.measured(
-          step,
-          new StepDone.Report(
-              state.timing(),
-              state.cueSeen(),
-              kind == Kind.MEASURED_ML ? amount : state.measuredMl(),
-              kind == Kind.MEASURED_C ? amount : state.measuredC(),
-              kind == Kind.MEASURED_G ? amount : state.measuredG(),
-              kind == Kind.MEASURED_PH ? amount : state.measuredPh(),
-              state.note()));
+          step, new StepDone.Report(state.timing(), state.cueSeen(), readings, state.note()));
       repository.save(batch);
       return Taken.NEW;
     }

@@ -20,6 +20,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import org.apache.commons.csv.CSVFormat;
@@ -110,28 +111,20 @@ class RunFileController {
 
   private static void measured(
       List<Object[]> lines, RunView run, Household household, int index, StepRecord step) {
-    Double[] amounts = {step.measuredMl(), step.measuredC(), step.measuredG(), step.measuredPh()};
-    BatchEntry.Kind[] kinds = {
-      BatchEntry.Kind.VOLUME,
-      BatchEntry.Kind.TEMPERATURE,
-      BatchEntry.Kind.WEIGHT,
-      BatchEntry.Kind.PH
-    };
-    for (int i = 0; i < amounts.length; i++) {
-      if (amounts[i] != null) {
-        lines.add(
-            line(
-                run,
-                household,
-                step.endedAt(),
-                index,
-                kinds[i].name(),
-                amounts[i],
-                null,
-                "",
-                "typed"));
-      }
-    }
+    step.readings()
+        .forEach(
+            (kind, amount) ->
+                lines.add(
+                    line(
+                        run,
+                        household,
+                        step.endedAt(),
+                        index,
+                        kind.name(),
+                        amount,
+                        null,
+                        "",
+                        BatchEntry.TYPED)));
   }
 
   private static Object[] line(
@@ -145,13 +138,11 @@ class RunFileController {
       String words,
       String source) {
     String unit =
-        switch (kind) {
-          case "TEMPERATURE" -> "°C";
-          case "WEIGHT", "INGREDIENT" -> "g";
-          case "VOLUME" -> "mL";
-          case "PH" -> "pH";
-          default -> "";
-        };
+        Arrays.stream(BatchEntry.Kind.values())
+            .filter(entry -> entry.name().equals(kind))
+            .map(BatchEntry.Kind::unit)
+            .findFirst()
+            .orElse("");
     return new Object[] {
       at,
       LOCAL.format(at.atZone(household.zone())),

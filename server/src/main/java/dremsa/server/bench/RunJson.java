@@ -1,6 +1,7 @@
 package dremsa.server.bench;
 
 import dremsa.core.brew.Prompt;
+import dremsa.core.brew.Reading;
 import dremsa.core.brew.Ripening;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.Window;
@@ -11,6 +12,7 @@ import dremsa.server.wire.TargetJson;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -80,12 +82,18 @@ final class RunJson {
       boolean needsHands,
       SpanState state) {}
 
-  /** What happened at a step. */
+  /**
+   * What happened at a step.
+   *
+   * @param readings taken at its end, by their kind
+   * @param measuredMl earlier name of the reading VOLUME; as are the next three of theirs
+   */
   record StepRecord(
       Instant startedAt,
       @Nullable Instant endedAt,
       Window.@Nullable Timing timing,
       boolean cueSeen,
+      Map<Reading, Double> readings,
       @Nullable Double measuredMl,
       @Nullable Double measuredC,
       @Nullable Double measuredG,

@@ -3,6 +3,7 @@ package dremsa.server.bench;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.Landmark;
 import dremsa.core.brew.Prediction;
+import dremsa.core.brew.Reading;
 import dremsa.core.brew.StepOutcome;
 import dremsa.core.check.Caution;
 import dremsa.core.check.Cautions;
@@ -309,10 +310,11 @@ class RunViews {
         s.endedAt(),
         s.timing(),
         s.cueSeen(),
-        s.measuredMl(),
-        s.measuredC(),
-        s.measuredG(),
-        s.measuredPh(),
+        s.readings(),
+        s.readings().get(Reading.VOLUME),
+        s.readings().get(Reading.TEMPERATURE),
+        s.readings().get(Reading.WEIGHT),
+        s.readings().get(Reading.PH),
         s.skipped(),
         s.extendedMin(),
         s.waterMl(),

@@ -1,11 +1,14 @@
 package dremsa.server.bench;
 
+import dremsa.core.brew.Reading;
 import dremsa.core.formula.Window;
 import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import java.time.Instant;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -21,15 +24,11 @@ class StepDone {
   private Window.Timing timing;
 
   private boolean cueSeen;
-  private Double measuredMl;
 
-  @Column(name = "measured_c")
-  private Double measuredC;
+  /** Taken at its end. */
+  @Convert(converter = ReadingsColumn.class)
+  private Map<Reading, Double> readings = Map.of();
 
-  @Column(name = "measured_g")
-  private Double measuredG;
-
-  private Double measuredPh;
   private String note = "";
   private boolean skipped;
   private double extendedMin;
@@ -51,35 +50,32 @@ class StepDone {
       @Nullable Instant endedAt,
       Window.@Nullable Timing timing,
       boolean cueSeen,
-      @Nullable Double measuredMl,
-      @Nullable Double measuredC,
-      @Nullable Double measuredG,
-      @Nullable Double measuredPh,
+      Map<Reading, Double> readings,
       String note,
       boolean skipped,
       double extendedMin,
       double waterMl,
-      double waterC) {}
+      double waterC) {
+    State {
+      readings = Map.copyOf(readings);
+    }
+  }
 
   /** What the maker says when a step ends; empty fields were not said. */
   record Report(
-      Window.Timing timing,
+      Window.@Nullable Timing timing,
       boolean cueSeen,
-      Double measuredMl,
-      Double measuredC,
-      Double measuredG,
-      Double measuredPh,
-      String note) {}
+      Map<Reading, Double> readings,
+      @Nullable String note) {
+    static final Report NOTHING = new Report(null, false, Map.of(), "");
+  }
 
   static StepDone of(UUID householdId, State state) {
     StepDone step = new StepDone(householdId, state.startedAt());
     step.endedAt = state.endedAt();
     step.timing = state.timing();
     step.cueSeen = state.cueSeen();
-    step.measuredMl = state.measuredMl();
-    step.measuredC = state.measuredC();
-    step.measuredG = state.measuredG();
-    step.measuredPh = state.measuredPh();
+    step.readings = state.readings();
     step.note = state.note();
     step.skipped = state.skipped();
     step.extendedMin = state.extendedMin();
@@ -90,19 +86,7 @@ class StepDone {
 
   State state() {
     return new State(
-        startedAt,
-        endedAt,
-        timing,
-        cueSeen,
-        measuredMl,
-        measuredC,
-        measuredG,
-        measuredPh,
-        note,
-        skipped,
-        extendedMin,
-        waterMl,
-        waterC);
+        startedAt, endedAt, timing, cueSeen, readings, note, skipped, extendedMin, waterMl, waterC);
   }
 
   /** Ends it; a clock that went back does not end it before it began. */
@@ -110,10 +94,7 @@ class StepDone {
     endedAt = at.isBefore(startedAt) ? startedAt : at;
     timing = report.timing();
     cueSeen = report.cueSeen();
-    measuredMl = report.measuredMl();
-    measuredC = report.measuredC();
-    measuredG = report.measuredG();
-    measuredPh = report.measuredPh();
+    readings = report.readings();
     note = report.note() == null ? "" : report.note();
   }
 

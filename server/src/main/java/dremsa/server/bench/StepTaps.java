@@ -177,8 +177,7 @@ class StepTaps {
     Cooling.Changed changed = Cooling.taken(run.brew(), planOf(batch), tap.index(), elapsed, taken);
     change(batch, changed.formula(), changed.facts());
     if (changed.step() > tap.index()) {
-      batch.finishStep(
-          new StepDone.Report(null, false, null, null, null, null, ""), tap.at(), false);
+      batch.finishStep(StepDone.Report.NOTHING, tap.at(), false);
     }
     keep(
         batch,

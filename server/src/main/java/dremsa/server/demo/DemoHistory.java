@@ -1,6 +1,7 @@
 package dremsa.server.demo;
 
 import dremsa.core.acid.Hardness;
+import dremsa.core.brew.Reading;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepKind;
 import dremsa.core.keep.DiscardReason;
@@ -21,6 +22,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -207,7 +209,12 @@ class DemoHistory {
           batch,
           planned.index(),
           outline.version(),
-          new Bench.Done(cue, measured, null, null, null, "", filled, true),
+          new Bench.Done(
+              cue,
+              measured == null ? Map.of() : Map.of(Reading.VOLUME, measured),
+              "",
+              filled,
+              true),
           at);
     }
     return at;

@@ -3,13 +3,17 @@ package dremsa.server.wire;
 import com.fasterxml.jackson.annotation.JsonSetter;
 import com.fasterxml.jackson.annotation.Nulls;
 import dremsa.core.brew.Facts;
+import dremsa.core.brew.Reading;
 import dremsa.core.brew.StepFacts;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Window;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
 import jakarta.validation.Validator;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.DeserializationFeature;
@@ -20,13 +24,13 @@ import tools.jackson.databind.node.ObjectNode;
 /**
  * Reads and writes the JSON columns. What is written says the version of its form; rows from before
  * that have it in a column beside. An older form is lifted to the present one on reading ({@link
- * Lifts}), what it has too many is passed over, and a newer one is refused. The mapper is one of
- * its own: how requests are read can change without a row becoming unreadable.
+ * Lift}), what it has too many is passed over, and a newer one is refused. The mapper is one of its
+ * own: how requests are read can change without a row becoming unreadable.
  */
 @Component
 public class Stored {
   /** The present version of all forms. */
-  public static final int VERSION = 2;
+  public static final int VERSION = 3;
 
   /** Rows that say no version, in themselves or beside, are of this one. */
   private static final int FIRST = 1;
@@ -41,9 +45,17 @@ public class Stored {
           .build();
 
   private final Validator constraints;
+  private final List<Lift> lifts;
 
-  public Stored(Validator constraints) {
+  /**
+   * @param others lifts of forms that other packages keep
+   */
+  public Stored(Validator constraints, List<Lift> others) {
     this.constraints = constraints;
+    this.lifts =
+        Stream.concat(Lifts.OF_WIRE.stream(), others.stream())
+            .sorted(Comparator.comparingInt(Lift::from))
+            .toList();
   }
 
   /** A form as it is kept, with its version. */
@@ -88,6 +100,12 @@ public class Stored {
       facts = facts.with(entry.getKey(), StepFacts.lasting(entry.getValue()));
     }
     return facts;
+  }
+
+  /** Readings of a brew, each in the unit of its kind. */
+  public Map<Reading, Double> readings(String column) {
+    return json.treeToValue(
+        lifted(column, FIRST, Map.class), new TypeReference<Map<Reading, Double>>() {});
   }
 
   /** Reads a column with no version beside it. */
@@ -159,7 +177,9 @@ public class Stored {
       throw new IllegalStateException(
           "a row of version " + version + " is not one that this program knows (" + VERSION + ")");
     }
-    Lifts.lift(row, form, version);
+    lifts.stream()
+        .filter(lift -> lift.form() == form && lift.from() >= version)
+        .forEach(lift -> lift.change().accept(row));
     return row;
   }
 }

@@ -2,6 +2,7 @@ package dremsa.server.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dremsa.core.brew.Reading;
 import dremsa.core.formula.Window;
 import dremsa.server.wire.Stored;
 import jakarta.validation.Validation;
@@ -10,7 +11,12 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A tap that an earlier version kept can still be taken back. */
 class StoredTapTest {
@@ -30,28 +36,56 @@ class StoredTapTest {
                   LATER,
                   Window.Timing.RIGHT,
                   true,
-                  480.0,
-                  40.5,
-                  490.0,
-                  5.1,
+                  Map.of(
+                      Reading.VOLUME, 480.0,
+                      Reading.TEMPERATURE, 40.5,
+                      Reading.WEIGHT, 490.0,
+                      Reading.PH, 5.1),
                   "clear",
                   false,
                   2,
                   50,
                   20),
-              new StepDone.State(
-                  LATER, null, null, false, null, null, null, null, "", false, 0, 0, 0)),
+              new StepDone.State(LATER, null, null, false, Map.of(), "", false, 0, 0, 0)),
           "{}",
           "{\"1\":5.0}");
 
-  @Test
-  void theFirstVersionIsReadAndWrittenTheSame() throws IOException {
-    Stored stored = new Stored(Validation.buildDefaultValidatorFactory().getValidator());
-    try (InputStream golden = StoredTapTest.class.getResourceAsStream("/golden/v1/tap.json")) {
-      String row = new String(golden.readAllBytes(), StandardCharsets.UTF_8).strip();
-      assertThat(stored.read(row, Batch.Memento.class)).isEqualTo(STATE);
-      assertThat(stored.write(STATE))
-          .isEqualTo(row.replaceFirst("\\{", "{\"schemaVersion\":" + Stored.VERSION + ","));
+  private final Stored stored =
+      new Stored(
+          Validation.buildDefaultValidatorFactory().getValidator(),
+          List.of(EarlierReadings.readingsOfTaps()));
+
+  private static String golden(String name) throws IOException {
+    try (InputStream golden = StoredTapTest.class.getResourceAsStream("/golden/" + name)) {
+      return new String(golden.readAllBytes(), StandardCharsets.UTF_8).strip();
     }
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"v1/tap.json", "v3/tap.json"})
+  void whatAnyVersionWroteIsRead(String name) throws IOException {
+    assertThat(stored.read(golden(name), Batch.Memento.class)).isEqualTo(STATE);
+  }
+
+  @Test
+  void itIsWrittenAsThePresentVersionDoes() throws IOException {
+    JsonMapper json = JsonMapper.builder().build();
+    assertThat(json.readTree(stored.write(STATE))).isEqualTo(json.readTree(golden("v3/tap.json")));
+  }
+
+  @Test
+  void readingsOfABackupWithAColumnForEachAreRead() {
+    ObjectNode row = JsonMapper.builder().build().createObjectNode();
+    row.put("measured_ml", 480).putNull("measured_c").put("measured_ph", 5.1).put("note", "clear");
+    EarlierReadings.lift(row, stored);
+    assertThat(stored.readings(row.get("readings").stringValue()))
+        .isEqualTo(Map.of(Reading.VOLUME, 480.0, Reading.PH, 5.1));
+    assertThat(row.propertyNames()).containsExactlyInAnyOrder("note", "readings");
+  }
+
+  @Test
+  void everyReadingIsALineOfTheLogToo() {
+    assertThat(Reading.values())
+        .allSatisfy(kind -> assertThat(BatchEntry.Kind.of(kind)).isNotNull());
   }
 }

@@ -13,6 +13,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -23,7 +24,7 @@ class EarlierEventsTest {
   private static final Instant AT = Instant.parse("2026-11-24T10:00:00Z");
 
   private final Stored stored =
-      new Stored(Validation.buildDefaultValidatorFactory().getValidator());
+      new Stored(Validation.buildDefaultValidatorFactory().getValidator(), List.of());
 
   private KeepEvent lifted(ObjectNode row) {
     new EarlierEvents(stored).lift(row);

@@ -31,7 +31,8 @@ import tools.jackson.databind.node.ObjectNode;
 class StoredFormTest {
   private static final JsonMapper JSON = JsonMapper.builder().build();
   private final Stored stored =
-      new Stored(jakarta.validation.Validation.buildDefaultValidatorFactory().getValidator());
+      new Stored(
+          jakarta.validation.Validation.buildDefaultValidatorFactory().getValidator(), List.of());
 
   private static String golden(String name) throws IOException {
     try (InputStream in = StoredFormTest.class.getResourceAsStream("/golden/" + name)) {
@@ -107,7 +108,9 @@ class StoredFormTest {
     assertThat(JSON.readTree(row).get("schemaVersion").asInt()).isEqualTo(Stored.VERSION);
     assertThat(stored.kitchenJson(row, 1)).isEqualTo(kitchen);
     assertThatThrownBy(
-            () -> stored.kitchenJson(row.replace("\"schemaVersion\":2", "\"schemaVersion\":99"), 1))
+            () ->
+                stored.kitchenJson(
+                    row.replace("\"schemaVersion\":" + Stored.VERSION, "\"schemaVersion\":99"), 1))
         .isInstanceOf(IllegalStateException.class);
   }
 
