@@ -2120,7 +2120,7 @@ export interface components {
         HouseholdChange: {
             name: string;
             /** @enum {string} */
-            measures: "US" | "US_LABEL" | "METRIC" | "UK" | "AUSTRALIAN";
+            measures: "METRIC" | "UK" | "US" | "US_LABEL" | "AUSTRALIAN";
             fahrenheit: boolean;
             timeZone: string;
             /** @enum {string} */
@@ -2131,7 +2131,7 @@ export interface components {
         HouseholdView: {
             name: string;
             /** @enum {string} */
-            measures: "US" | "US_LABEL" | "METRIC" | "UK" | "AUSTRALIAN";
+            measures: "METRIC" | "UK" | "US" | "US_LABEL" | "AUSTRALIAN";
             fahrenheit: boolean;
             timeZone: string;
             /** @enum {string} */
@@ -2529,7 +2529,7 @@ export interface components {
             signIn: string;
             password: string;
             /** @enum {string} */
-            measures: "US" | "US_LABEL" | "METRIC" | "UK" | "AUSTRALIAN";
+            measures: "METRIC" | "UK" | "US" | "US_LABEL" | "AUSTRALIAN";
             fahrenheit: boolean;
             timeZone: string;
             kitchen?: components["schemas"]["NewKitchen"];
@@ -2548,7 +2548,7 @@ export interface components {
         NewLot: {
             material: string;
             /** @enum {string} */
-            origin: "HARVESTED" | "BOUGHT";
+            origin: "BOUGHT" | "HARVESTED";
             amount: components["schemas"]["AmountJson"];
             /** Format: date */
             gotOn?: string;
@@ -3117,7 +3117,7 @@ export interface components {
         };
         TargetJson: {
             /** @enum {string} */
-            kind: "VOLUME" | "BOTTLES" | "PEOPLE_USES" | "AT_HAND" | "FULL_POT";
+            kind: "BOTTLES" | "VOLUME" | "PEOPLE_USES" | "AT_HAND" | "FULL_POT";
             amount?: components["schemas"]["AmountJson"];
             /** Format: int32 */
             count?: number;
@@ -5524,7 +5524,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                system: "US" | "US_LABEL" | "METRIC" | "UK" | "AUSTRALIAN";
+                system: "METRIC" | "UK" | "US" | "US_LABEL" | "AUSTRALIAN";
             };
             cookie?: never;
         };

@@ -7,6 +7,12 @@ export const WORDS = {
     "JAR": "jar",
     "CUBES": "ice-cube tray"
   },
+  "coolingWays": {
+    "COUNTER": "on the counter",
+    "SHALLOW_BOWL": "in a shallow bowl",
+    "ICE_BATH": "in an ice bath",
+    "FRIDGE": "in the fridge"
+  },
   "discardReasons": {
     "DATE": "past its day",
     "MOULD": "mould",
@@ -36,6 +42,10 @@ export const WORDS = {
     "SHAKEN": "",
     "NOTE": ""
   },
+  "got": {
+    "BOUGHT": "bought",
+    "HARVESTED": "harvested"
+  },
   "labelFormats": {
     "A4_21": "63.5 × 38.1 mm, 21 on A4",
     "A4_8": "99.1 × 67.7 mm, 8 on A4",
@@ -43,6 +53,28 @@ export const WORDS = {
     "A4_PLAIN": "plain A4, to cut",
     "LETTER_PLAIN": "plain Letter, to cut",
     "TAPE": "to write off, for tape"
+  },
+  "levels": {
+    "ROLLING": "hard",
+    "GENTLE": "gently",
+    "SIMMER": "at a simmer"
+  },
+  "liquids": {
+    "ROOM": "cold",
+    "JUST_BOILED": "just boiled"
+  },
+  "makes": {
+    "RATIO": "by ratio",
+    "WHOLE_RATIO": "by mL to g of all plants",
+    "STRENGTH": "by strength",
+    "THICKNESS": "by thickness"
+  },
+  "measures": {
+    "METRIC": "Metric (cup 250 mL, tablespoon 15 mL)",
+    "UK": "British (pints, metric spoons)",
+    "US": "US customary (cup 237 mL)",
+    "US_LABEL": "US nutrition label (cup 240 mL)",
+    "AUSTRALIAN": "Australian (tablespoon 20 mL)"
   },
   "places": {
     "ROOM": "in the cupboard",
@@ -77,6 +109,10 @@ export const WORDS = {
     "WARNING": "Will probably go wrong",
     "NOTE": "Worth knowing"
   },
+  "soakPlaces": {
+    "ROOM": "on the counter",
+    "FRIDGE": "in the fridge"
+  },
   "stepKinds": {
     "wash": "Wash",
     "prepare": "Prepare",
@@ -104,10 +140,32 @@ export const WORDS = {
     "FINE_CLOTH": "very fine cloth",
     "PAPER": "paper filter"
   },
+  "targets": {
+    "BOTTLES": "bottles",
+    "VOLUME": "volume",
+    "PEOPLE_USES": "people and uses",
+    "AT_HAND": "herb at hand",
+    "FULL_POT": "full pot"
+  },
+  "treatments": {
+    "PICK": "pick",
+    "CHOP": "chop",
+    "CRUSH": "crush",
+    "POWDER": "grind",
+    "PEEL": "peel",
+    "DRAIN_LATEX": "drain the latex",
+    "STERILISE": "sterilise",
+    "DRY": "dry"
+  },
   "vessels": {
     "POT": "pot",
     "BOWL": "bowl",
     "JAR": "jar",
     "BLENDER": "blender"
+  },
+  "waters": {
+    "SOFT": "soft water",
+    "MEDIUM": "medium water",
+    "HARD": "hard water"
   }
 } as const;

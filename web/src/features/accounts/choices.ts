@@ -1,12 +1,6 @@
-import type { MeasureSystem } from '../../api/client';
+import { options, WORDS } from '../../kit/words';
 
-export const MEASURES: { value: MeasureSystem; label: string }[] = [
-  { value: 'METRIC', label: 'Metric (cup 250 mL, tablespoon 15 mL)' },
-  { value: 'UK', label: 'British (pints, metric spoons)' },
-  { value: 'US', label: 'US customary (cup 237 mL)' },
-  { value: 'US_LABEL', label: 'US nutrition label (cup 240 mL)' },
-  { value: 'AUSTRALIAN', label: 'Australian (tablespoon 20 mL)' },
-];
+export const MEASURES = options(WORDS.measures);
 
 export const TEMPERATURES = [
   { value: 'C', label: '°C' },

@@ -291,7 +291,7 @@ function StepForm({
             label="In the"
             value={step.vessel}
             set={(vessel) => set({ vessel: vessel as Step['vessel'] })}
-            of={{ POT: 'pot', BOWL: 'bowl', JAR: 'jar', BLENDER: 'blender' }}
+            of={WORDS.vessels}
           />
         )}
         {step.liquid !== undefined && (
@@ -299,7 +299,7 @@ function StepForm({
             label="Liquid"
             value={step.liquid}
             set={(liquid) => set({ liquid: liquid as Step['liquid'] })}
-            of={{ ROOM: 'cold', JUST_BOILED: 'just boiled' }}
+            of={WORDS.liquids}
           />
         )}
         {step.level !== undefined && (
@@ -307,7 +307,7 @@ function StepForm({
             label="How"
             value={step.level}
             set={(level) => set({ level: level as Step['level'] })}
-            of={{ ROLLING: 'hard', GENTLE: 'gently', SIMMER: 'simmering' }}
+            of={WORDS.levels}
           />
         )}
         {step.treatment !== undefined && (
@@ -315,16 +315,7 @@ function StepForm({
             label="How"
             value={step.treatment}
             set={(treatment) => set({ treatment: treatment as Step['treatment'] })}
-            of={{
-              PICK: 'pick',
-              CHOP: 'chop',
-              CRUSH: 'crush',
-              POWDER: 'grind',
-              PEEL: 'peel',
-              DRAIN_LATEX: 'drain the latex',
-              STERILISE: 'sterilise',
-              DRY: 'dry',
-            }}
+            of={WORDS.treatments}
           />
         )}
         {step.place !== undefined && (
@@ -332,7 +323,7 @@ function StepForm({
             label="Where"
             value={step.place}
             set={(place) => set({ place: place as Step['place'] })}
-            of={{ ROOM: 'on the counter', FRIDGE: 'in the fridge' }}
+            of={WORDS.soakPlaces}
           />
         )}
         {step.way !== undefined && (
@@ -340,12 +331,7 @@ function StepForm({
             label="How"
             value={step.way}
             set={(way) => set({ way: way as Step['way'] })}
-            of={{
-              COUNTER: 'on the counter',
-              SHALLOW_BOWL: 'in a shallow bowl',
-              ICE_BATH: 'in an ice bath',
-              FRIDGE: 'in the fridge',
-            }}
+            of={WORDS.coolingWays}
           />
         )}
         {step.celsius !== undefined && (

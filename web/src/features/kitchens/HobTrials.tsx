@@ -5,6 +5,7 @@ import { api, ask, keys, type Figure, type Kitchen } from '../../api/client';
 import { said, saidElse } from '../../kit/fields';
 import { countdown, figure } from '../../kit/format';
 import { done, tell } from '../../kit/states';
+import { options, WORDS } from '../../kit/words';
 
 interface Props {
   kitchen: Kitchen;
@@ -218,11 +219,11 @@ function WeighTrial({ kitchen, version }: Props) {
         <Select
           label="It boiled"
           w={150}
-          data={[
-            { value: 'ROLLING_BOIL', label: 'hard' },
-            { value: 'GENTLE_BOIL', label: 'gently' },
-            { value: 'SIMMER', label: 'at a simmer' },
-          ]}
+          data={options({
+            ROLLING_BOIL: WORDS.levels.ROLLING,
+            GENTLE_BOIL: WORDS.levels.GENTLE,
+            SIMMER: WORDS.levels.SIMMER,
+          })}
           value={how}
           onChange={(h) => setHow(h as Held)}
         />

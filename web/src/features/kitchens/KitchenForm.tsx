@@ -105,12 +105,7 @@ export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: n
         <Select
           label="Tap water"
           w={170}
-          data={[
-            { value: '', label: 'not said' },
-            { value: 'SOFT', label: 'soft' },
-            { value: 'MEDIUM', label: 'medium' },
-            { value: 'HARD', label: 'hard' },
-          ]}
+          data={[{ value: '', label: 'not said' }, ...options(WORDS.waters)]}
           value={form.water ?? ''}
           allowDeselect={false}
           onChange={(v) =>

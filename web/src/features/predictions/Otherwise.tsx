@@ -174,14 +174,7 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
           onChange={(l) => begin(l as Likeness)}
           data={[
             { value: '', label: 'as the formula says' },
-            ...(plant
-              ? [
-                  { value: 'RATIO', label: 'by ratio' },
-                  { value: 'WHOLE_RATIO', label: 'by mL to g of all plants' },
-                  { value: 'STRENGTH', label: 'by strength' },
-                ]
-              : []),
-            ...(thick ? [{ value: 'THICKNESS', label: 'by thickness' }] : []),
+            ...options(WORDS.makes).filter((m) => (m.value === 'THICKNESS' ? thick : plant)),
           ]}
           error={draft.likeness ? undefined : wrong}
         />

@@ -1,5 +1,6 @@
 import { NumberInput, Select } from '@mantine/core';
 import { said } from '../../kit/fields';
+import { capital, options, WORDS } from '../../kit/words';
 import { Dial } from './Dial';
 import { UNITS, type Draft } from './target';
 
@@ -32,13 +33,7 @@ export function TargetForm({ draft, plant, error, onChange }: Props) {
         w={190}
         value={draft.kind}
         onChange={(kind) => onChange({ kind: kind as Draft['kind'] })}
-        data={[
-          { value: 'BOTTLES', label: 'Bottles' },
-          { value: 'VOLUME', label: 'Volume' },
-          { value: 'PEOPLE_USES', label: 'People and uses' },
-          ...(plant ? [{ value: 'AT_HAND', label: 'Herb at hand' }] : []),
-          { value: 'FULL_POT', label: 'Full pot' },
-        ]}
+        data={options(WORDS.targets, capital).filter((t) => plant || t.value !== 'AT_HAND')}
       />
       {draft.kind === 'BOTTLES' && (
         <>

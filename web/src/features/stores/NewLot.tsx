@@ -4,6 +4,7 @@ import { api, ask } from '../../api/client';
 import { useMaterials, useStores } from '../../api/queries';
 import { useOnce } from '../../api/useOnce';
 import { said, saidElse } from '../../kit/fields';
+import { options, WORDS } from '../../kit/words';
 import { useStoresChange } from './useStoresChange';
 
 const UNITS = [
@@ -68,10 +69,7 @@ export function NewLot({ onDone }: { onDone: () => void }) {
         <Select
           label="How"
           w={140}
-          data={[
-            { value: 'BOUGHT', label: 'bought' },
-            { value: 'HARVESTED', label: 'harvested' },
-          ]}
+          data={options(WORDS.got)}
           value={origin}
           onChange={(o) => setOrigin(o as typeof origin)}
         />

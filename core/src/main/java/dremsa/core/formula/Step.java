@@ -5,6 +5,7 @@ import dremsa.core.kitchen.Place;
 import dremsa.core.kitchen.StrainTool;
 import dremsa.core.kitchen.VesselKind;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -171,17 +172,35 @@ public sealed interface Step {
 
   /** What is done to an ingredient beforehand. */
   enum Treatment {
-    PICK,
-    CHOP,
-    CRUSH,
-    POWDER,
-    PEEL,
+    PICK("pick", "Pick the leaves"),
+    CHOP("chop", "Chop"),
+    CRUSH("crush", "Crush"),
+    POWDER("grind", "Grind to powder"),
+    PEEL("peel", "Trim and peel"),
     /** Drain and soak aloe, so that the yellow latex runs out. */
-    DRAIN_LATEX,
+    DRAIN_LATEX("drain the latex", "Drain off the yellow latex"),
     /** Boil out or bake jars and bottles. */
-    STERILISE,
+    STERILISE("sterilise", "Sterilise jars and bottles"),
     /** Dry until no water is left. */
-    DRY
+    DRY("dry", "Dry fully");
+
+    private final String words;
+    private final String headline;
+
+    Treatment(String words, String headline) {
+      this.words = words;
+      this.headline = headline;
+    }
+
+    /** As in a list: {@code "grind"}. */
+    public String words() {
+      return words;
+    }
+
+    /** As an instruction: {@code "Grind to powder"}. */
+    public String headline() {
+      return headline;
+    }
   }
 
   /** Put ingredients together in a vessel, the liquid cold or just boiled. */
@@ -229,8 +248,19 @@ public sealed interface Step {
 
   /** How hot the liquid goes in. */
   enum LiquidHeat {
-    ROOM,
-    JUST_BOILED
+    ROOM("cold"),
+    JUST_BOILED("just boiled");
+
+    private final String words;
+
+    LiquidHeat(String words) {
+      this.words = words;
+    }
+
+    /** As in a list: {@code "just boiled"}. */
+    public String words() {
+      return words;
+    }
   }
 
   /** Bring to the boil on the strongest heat. */
@@ -295,9 +325,27 @@ public sealed interface Step {
 
   /** How strongly it boils. */
   enum Level {
-    ROLLING,
-    GENTLE,
-    SIMMER
+    ROLLING("hard", "Boil hard"),
+    GENTLE("gently", "Boil gently"),
+    SIMMER("at a simmer", "Simmer");
+
+    private final String words;
+    private final String headline;
+
+    Level(String words, String headline) {
+      this.words = words;
+      this.headline = headline;
+    }
+
+    /** As in a list: {@code "gently"}. */
+    public String words() {
+      return words;
+    }
+
+    /** As an instruction: {@code "Boil gently"}. */
+    public String headline() {
+      return headline;
+    }
   }
 
   /** Stand the closed jar in simmering water; at most a day. */
@@ -352,6 +400,11 @@ public sealed interface Step {
 
   /** Let it stand in cold liquid. */
   record Soak(Place place, Window time, Guide guide) implements Timed {
+    /** Where a soaking jar can stand, in words for a list. */
+    public static Map<Place, String> places() {
+      return Map.of(Place.ROOM, "on the counter", Place.FRIDGE, "in the fridge");
+    }
+
     @Override
     public boolean stands() {
       return true;

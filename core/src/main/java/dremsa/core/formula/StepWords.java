@@ -45,16 +45,7 @@ public final class StepWords {
 
     @Override
     public String prepare(Prepare step) {
-      return switch (step.treatment()) {
-        case PICK -> "Pick the leaves";
-        case CHOP -> "Chop";
-        case CRUSH -> "Crush";
-        case POWDER -> "Grind to powder";
-        case PEEL -> "Trim and peel";
-        case DRAIN_LATEX -> "Drain off the yellow latex";
-        case STERILISE -> "Sterilise jars and bottles";
-        case DRY -> "Dry fully";
-      };
+      return step.treatment().headline();
     }
 
     @Override
@@ -71,13 +62,7 @@ public final class StepWords {
 
     @Override
     public String boil(Boil step) {
-      String how =
-          switch (step.level()) {
-            case ROLLING -> "Boil hard";
-            case GENTLE -> "Boil gently";
-            case SIMMER -> "Simmer";
-          };
-      return how + (step.stir() ? ", stirring" : lid(step.lid()));
+      return step.level().headline() + (step.stir() ? ", stirring" : lid(step.lid()));
     }
 
     @Override

@@ -1,15 +1,23 @@
 package dremsa.server.catalogue;
 
+import dremsa.core.acid.Hardness;
 import dremsa.core.check.Finding;
 import dremsa.core.formula.Purpose;
+import dremsa.core.formula.Step;
 import dremsa.core.formula.StepKind;
 import dremsa.core.keep.School;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
 import dremsa.core.kitchen.StrainTool;
 import dremsa.core.kitchen.VesselKind;
+import dremsa.core.measure.MeasureSystem;
 import dremsa.core.measure.Provenance;
 import dremsa.server.http.Words;
+import dremsa.server.wire.MakeJson;
+import dremsa.server.wire.TargetJson;
+import java.util.Arrays;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -59,5 +67,56 @@ class CraftWords {
   @Bean("words.severities")
   Words severities() {
     return Words.of("severities", Finding.Severity.class, Finding.Severity::words);
+  }
+
+  @Bean("words.treatments")
+  Words treatments() {
+    return Words.of("treatments", Step.Treatment.class, Step.Treatment::words);
+  }
+
+  @Bean("words.liquids")
+  Words liquids() {
+    return Words.of("liquids", Step.LiquidHeat.class, Step.LiquidHeat::words);
+  }
+
+  @Bean("words.levels")
+  Words levels() {
+    return Words.of("levels", Step.Level.class, Step.Level::words);
+  }
+
+  @Bean("words.coolingWays")
+  Words coolingWays() {
+    return Words.of("coolingWays", Step.CoolingWay.class, Step.CoolingWay::words);
+  }
+
+  @Bean("words.soakPlaces")
+  Words soakPlaces() {
+    return Words.some("soakPlaces", Place.class, Step.Soak.places());
+  }
+
+  @Bean("words.measures")
+  Words measures() {
+    return Words.of("measures", MeasureSystem.class, MeasureSystem::inFull);
+  }
+
+  /** What a maker can say of the water; that nobody has looked is not said. */
+  @Bean("words.waters")
+  Words waters() {
+    return Words.some(
+        "waters",
+        Hardness.class,
+        Arrays.stream(Hardness.values())
+            .filter(water -> water != Hardness.UNKNOWN)
+            .collect(Collectors.toMap(Function.identity(), Hardness::words)));
+  }
+
+  @Bean("words.targets")
+  Words targets() {
+    return Words.of("targets", TargetJson.Kind.class, TargetJson.Kind::words);
+  }
+
+  @Bean("words.makes")
+  Words makes() {
+    return Words.of("makes", MakeJson.Kind.class, MakeJson.Kind::words);
   }
 }

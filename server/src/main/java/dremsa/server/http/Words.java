@@ -27,4 +27,13 @@ public record Words(String name, Map<String, String> words) {
     Arrays.stream(type.getEnumConstants()).forEach(e -> all.put(key.apply(e), words.apply(e)));
     return new Words(name, all);
   }
+
+  /** Of some members of an enumeration, in its order. */
+  public static <E extends Enum<E>> Words some(String name, Class<E> type, Map<E, String> words) {
+    Map<String, String> all = new LinkedHashMap<>();
+    Arrays.stream(type.getEnumConstants())
+        .filter(words::containsKey)
+        .forEach(e -> all.put(e.name(), words.get(e)));
+    return new Words(name, all);
+  }
 }

@@ -57,8 +57,19 @@ public class Stores implements LotPrices {
 
   /** How something was got. */
   public enum Got {
-    HARVESTED,
-    BOUGHT
+    BOUGHT("bought"),
+    HARVESTED("harvested");
+
+    private final String words;
+
+    Got(String words) {
+      this.words = words;
+    }
+
+    /** As in a list: {@code "bought"}. */
+    public String words() {
+      return words;
+    }
   }
 
   /**

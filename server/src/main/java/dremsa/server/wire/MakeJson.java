@@ -23,11 +23,22 @@ public record MakeJson(
 
   /** The ways to say it. */
   public enum Kind {
-    RATIO,
+    RATIO("by ratio"),
     /** mL of liquid to a gram of all plants together. */
-    WHOLE_RATIO,
-    STRENGTH,
-    THICKNESS
+    WHOLE_RATIO("by mL to g of all plants"),
+    STRENGTH("by strength"),
+    THICKNESS("by thickness");
+
+    private final String words;
+
+    Kind(String words) {
+      this.words = words;
+    }
+
+    /** As in a list of ways to make it: {@code "by strength"}. */
+    public String words() {
+      return words;
+    }
   }
 
   public Make toCore() {

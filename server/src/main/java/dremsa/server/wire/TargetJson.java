@@ -34,11 +34,22 @@ public record TargetJson(
 
   /** The ways to say what is wanted. */
   public enum Kind {
-    VOLUME,
-    BOTTLES,
-    PEOPLE_USES,
-    AT_HAND,
-    FULL_POT
+    BOTTLES("bottles"),
+    VOLUME("volume"),
+    PEOPLE_USES("people and uses"),
+    AT_HAND("herb at hand"),
+    FULL_POT("full pot");
+
+    private final String words;
+
+    Kind(String words) {
+      this.words = words;
+    }
+
+    /** As in a list of what can be measured by: {@code "full pot"}. */
+    public String words() {
+      return words;
+    }
   }
 
   public static TargetJson volume(double millilitres) {

@@ -20,6 +20,9 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What happened to bottles, and what lines of the record tell, stay readable. */
@@ -62,15 +65,22 @@ class StoredEventTest {
   }
 
   /** As it is written today, but for the version. */
-  private String written(Object form) {
-    return stored.write(form).replace("\"schemaVersion\":" + Stored.VERSION, "\"schemaVersion\":2");
+  private JsonNode written(Object form) {
+    return withoutVersion(stored.write(form));
+  }
+
+  private static JsonNode withoutVersion(String row) {
+    ObjectNode tree = (ObjectNode) JSON.readTree(row);
+    tree.remove("schemaVersion");
+    return tree;
   }
 
   @Test
   void everyEventReadsAsItWasWritten() throws IOException {
     Members.allIn(KeepEvent.class, EVENTS);
     List<String> rows = golden("keep-events.jsonl");
-    assertThat(EVENTS.stream().map(event -> stored.write(KeepEventJson.of(event)))).isEqualTo(rows);
+    assertThat(EVENTS.stream().map(event -> written(KeepEventJson.of(event))))
+        .isEqualTo(rows.stream().map(StoredEventTest::withoutVersion).toList());
     assertThat(rows.stream().map(row -> stored.read(row, KeepEventJson.class).toCore(AT)))
         .isEqualTo(EVENTS);
   }
