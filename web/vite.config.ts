@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   plugins: [react()],
-  build: { chunkSizeWarningLimit: 1200 },
+  build: { chunkSizeWarningLimit: 1200, manifest: true },
   server: {
     host: '127.0.0.1',
     proxy: { '/api': `http://127.0.0.1:${loadEnv('', '.', 'DREMSA_').DREMSA_PORT ?? 8080}` },

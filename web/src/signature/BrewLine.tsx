@@ -2,6 +2,7 @@ import { useElementSize } from '@mantine/hooks';
 import { useId } from 'react';
 import type { Prediction, StepPlan } from '../api/client';
 import { duration, type Format } from '../kit/format';
+import { brewFrame, type BrewFrame } from './brewFrame';
 import { Patterns } from './Patterns';
 import { useDrag } from './useDrag';
 
@@ -20,13 +21,6 @@ interface Props {
   onSelect?: (step: number) => void;
 }
 
-/** The step whose time matters most: the longest one with a window. */
-export function mainStep(steps: StepPlan[]): StepPlan | undefined {
-  return steps
-    .filter((s) => s.window)
-    .sort((a, b) => b.endMinute - b.startMinute - (a.endMinute - a.startMinute))[0];
-}
-
 /** Time from left to right, temperature as a line, the long step with its window below. */
 export function BrewLine({
   prediction,
@@ -34,144 +28,43 @@ export function BrewLine({
   nowMinute,
   onMinutes,
   selected,
-  readings,
+  readings = [],
   onSelect,
 }: Props) {
   const id = useId().replaceAll(':', '');
   const { ref, width } = useElementSize();
   const w = Math.max(300, width || 800);
-  const narrow = w < 560;
-  const main = mainStep(prediction.steps);
-  const start = main?.startMinute ?? 0;
-  const usual = main?.window?.usual ?? 0;
-  const longest = main?.window?.longest ?? 0;
-  const chosen = main ? main.endMinute - main.startMinute : 0;
-  const end = Math.max(
-    prediction.totalMinutes * 1.04,
-    start + Math.min(longest * 1.15, Math.max(usual * 1.9, chosen * 1.25)),
-    (nowMinute ?? 0) * 1.05,
-  );
-  const x0 = 8;
-  const x1 = w - 8;
-  const x = (minute: number) => x0 + (Math.max(0, Math.min(end, minute)) / end) * (x1 - x0);
-  const top = 34;
-  const bottom = 158;
-  const y = (c: number) => bottom - (Math.max(0, Math.min(100, c)) / 100) * (bottom - top);
-  const line = prediction.trace.map((p) => `${x(p.minute).toFixed(1)} ${y(p.celsius).toFixed(1)}`);
-  const endC = prediction.trace.at(-1)?.celsius ?? 0;
-  const startC = prediction.trace[0]?.celsius ?? 0;
-  /** Where a temperature is named: at the end at which the line is not in the way. */
-  const atLeft = (c: number) => Math.abs(endC - c) < 14 && Math.abs(startC - c) >= 14;
-  const barY = bottom + 8;
-  const barH = 18;
-  // The window stands below the steps: what follows the long step is not hidden by its "late".
-  const windowY = barY + barH + 5;
-  const windowH = 26;
-  const tickEvery = [5, 10, 30, 60, 120, 240, 720, 1440, 2880, 10080].find(
-    (t) => end / t <= (narrow ? 4 : 7),
-  );
-  const ticks: number[] = [];
-  for (let t = tickEvery ?? 10080; t < end * 0.97; t += tickEvery ?? 10080) ticks.push(t);
+  const f = brewFrame(prediction, w, nowMinute);
+  const { main, chosen } = f;
   const drag = useDrag(
     'x',
     Math.round(chosen),
-    [0, Math.max(longest * 4, 60)],
+    [0, Math.max(f.longest * 4, 60)],
     5,
-    () => end / Math.max(1, (x1 - x0) * ((width || w) / w)),
+    () => f.end / Math.max(1, (f.x1 - f.x0) * ((width || w) / w)),
     (m) => main && onMinutes?.(main.index, m),
   );
-  const spans =
-    main?.window &&
-    [
-      {
-        key: 'early',
-        a: start,
-        b: start + main.window.shortest!,
-        fill: `url(#${id}-early)`,
-        ink: 'var(--ink)',
-        word: 'too early',
-      },
-      {
-        key: 'right',
-        a: start + main.window.shortest!,
-        b: start + longest,
-        fill: 'var(--nettle)',
-        ink: 'var(--on-colour)',
-        word: narrow
-          ? 'right'
-          : `right: ${duration(main.window.shortest!)} to ${duration(longest)}`,
-      },
-      {
-        key: 'late',
-        a: start + longest,
-        b: Math.min(end, start + Math.max(longest * 1.6, chosen * 1.1)),
-        fill: 'var(--weld-pale)',
-        ink: 'var(--on-weld)',
-        word: 'late',
-      },
-    ].filter((s) => s.b > s.a && s.a < end);
-  const strainX = main ? x(main.endMinute) : 0;
-  const labelLeft = strainX > (x0 + x1) / 2;
-  const strainLabel = main
+  const label = main
     ? `${duration(chosen)}, ${format.celsius(main.endC)}, strength ${Math.round(prediction.strengthPercent.value)} %`
     : '';
   return (
     <figure className="flush" ref={ref}>
       <svg width="100%" viewBox={`0 0 ${w} 236`} role="group" aria-label="The brew line">
-        <title>{`The brew takes ${duration(prediction.totalMinutes)}. ${main ? `${main.headline}: ${strainLabel}.` : ''}`}</title>
+        <title>{`The brew takes ${duration(prediction.totalMinutes)}. ${main ? `${main.headline}: ${label}.` : ''}`}</title>
         <Patterns id={id} />
-        {ticks.map((t) => (
-          <text key={t} x={x(t)} y={16} fontSize="13" textAnchor="middle" className="soft">
+        {f.ticks.map((t) => (
+          <text key={t} x={f.x(t)} y={16} fontSize="13" textAnchor="middle" className="soft">
             {duration(t)}
           </text>
         ))}
-        <polyline
-          points={line.join(' ')}
-          fill="none"
-          stroke="var(--ink)"
-          strokeWidth="3"
-          strokeLinejoin="round"
-        />
-        {prediction.landmarks
-          .filter((l) => l.id !== 'SCALP' && l.id !== 'BLEND')
-          .map((l) => (
-            <g key={l.id}>
-              <path
-                d={`M${x0} ${y(l.celsius)}H${x1}`}
-                stroke="var(--ink-soft)"
-                strokeDasharray="2 5"
-              />
-              <text
-                x={atLeft(l.celsius) ? x0 + 12 : x1}
-                y={y(l.celsius) - 5}
-                fontSize="12.5"
-                textAnchor={atLeft(l.celsius) ? 'start' : 'end'}
-                className="soft halo"
-              >
-                {format.celsius(l.celsius)} {narrow ? '' : l.words}
-              </text>
-            </g>
-          ))}
-        {readings?.slice(-80).map((r, i) => (
-          <circle
-            key={i}
-            cx={x(r.minute)}
-            cy={y(r.celsius)}
-            r="4"
-            fill="var(--paper)"
-            stroke="var(--ink)"
-            strokeWidth="2"
-          >
-            <title>{`read: ${format.celsius(r.celsius)}`}</title>
-          </circle>
-        ))}
+        <Temperature f={f} prediction={prediction} format={format} readings={readings} />
         {prediction.steps.map((s) => (
           <rect
             key={s.index}
-            x={x(s.startMinute)}
-            y={barY}
-            width={Math.max(2, x(s.endMinute) - x(s.startMinute))}
-            height={barH}
+            x={f.x(s.startMinute)}
+            y={f.bar.y}
+            width={Math.max(2, f.x(s.endMinute) - f.x(s.startMinute))}
+            height={f.bar.h}
             fill={s === main ? 'var(--woad)' : 'var(--ink)'}
             stroke="var(--linen)"
             strokeWidth="1.5"
@@ -179,32 +72,7 @@ export function BrewLine({
             <title>{`${s.headline}, ${duration(s.endMinute - s.startMinute)}`}</title>
           </rect>
         ))}
-        {spans &&
-          spans.map((s) => (
-            <g key={s.key}>
-              <rect
-                x={x(s.a)}
-                y={windowY}
-                width={x(s.b) - x(s.a)}
-                height={windowH}
-                fill={s.fill}
-                stroke="var(--ink)"
-                strokeWidth="1.5"
-              />
-              {x(s.b) - x(s.a) > s.word.length * 7 + 8 && (
-                <text
-                  x={(x(s.a) + x(s.b)) / 2}
-                  y={windowY + 18}
-                  textAnchor="middle"
-                  fontSize="13.5"
-                  fontWeight="700"
-                  style={{ fill: s.ink }}
-                >
-                  {s.word}
-                </text>
-              )}
-            </g>
-          ))}
+        {main?.window && <Window f={f} window={main.window} patterns={id} />}
         {main && (
           <g
             {...(onMinutes
@@ -215,41 +83,17 @@ export function BrewLine({
                 }
               : {})}
           >
-            {onMinutes && (
-              <rect x={strainX - 18} y={top - 10} width="36" height="180" fill="transparent" />
-            )}
-            <path
-              d={`M${strainX} ${top - 4}V${windowY + windowH}`}
-              stroke="var(--ink)"
-              strokeWidth="2.5"
-            />
-            <circle
-              className="grip"
-              cx={strainX}
-              cy={top - 4}
-              r={onMinutes ? 7 : 4}
-              fill="var(--ink)"
-            />
-            <text
-              x={strainX + (labelLeft ? -12 : 12)}
-              y={top + 3}
-              fontSize={narrow ? 12.5 : 14}
-              fontWeight="700"
-              className="halo"
-              textAnchor={labelLeft ? 'end' : 'start'}
-            >
-              {strainLabel}
-            </text>
+            <LongStepEnd f={f} step={main} label={label} movable={Boolean(onMinutes)} />
           </g>
         )}
         {onSelect &&
           prediction.steps.map((s) => (
             <rect
               key={s.index}
-              x={x(s.startMinute)}
-              y={barY - 2}
-              width={Math.max(6, x(s.endMinute) - x(s.startMinute))}
-              height={barH + 4}
+              x={f.x(s.startMinute)}
+              y={f.bar.y - 2}
+              width={Math.max(6, f.x(s.endMinute) - f.x(s.startMinute))}
+              height={f.bar.h + 4}
               fill="transparent"
               stroke={s.index === selected ? 'var(--woad)' : 'none'}
               strokeWidth="4"
@@ -259,25 +103,199 @@ export function BrewLine({
               <title>{s.headline}</title>
             </rect>
           ))}
-        {nowMinute !== undefined && (
-          <g>
-            <path
-              d={`M${x(nowMinute)} ${top + 12}V${windowY + windowH + 4}`}
-              stroke="var(--woad)"
-              strokeWidth="4"
-            />
-            <text
-              x={x(nowMinute)}
-              y={windowY + windowH + 17}
-              textAnchor="middle"
-              fontSize="13"
-              fontWeight="700"
-            >
-              now
-            </text>
-          </g>
-        )}
+        {nowMinute !== undefined && <Now f={f} minute={nowMinute} />}
       </svg>
     </figure>
+  );
+}
+
+function Temperature({
+  f,
+  prediction,
+  format,
+  readings,
+}: {
+  f: BrewFrame;
+  prediction: Prediction;
+  format: Format;
+  readings: NonNullable<Props['readings']>;
+}) {
+  const line = prediction.trace.map(
+    (p) => `${f.x(p.minute).toFixed(1)} ${f.y(p.celsius).toFixed(1)}`,
+  );
+  const endC = prediction.trace.at(-1)?.celsius ?? 0;
+  const startC = prediction.trace[0]?.celsius ?? 0;
+  /** Where a temperature is named: at the end at which the line is not in the way. */
+  const atLeft = (c: number) => Math.abs(endC - c) < 14 && Math.abs(startC - c) >= 14;
+  return (
+    <>
+      <polyline
+        points={line.join(' ')}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth="3"
+        strokeLinejoin="round"
+      />
+      {prediction.landmarks
+        .filter((l) => l.id !== 'SCALP' && l.id !== 'BLEND')
+        .map((l) => (
+          <g key={l.id}>
+            <path
+              d={`M${f.x0} ${f.y(l.celsius)}H${f.x1}`}
+              stroke="var(--ink-soft)"
+              strokeDasharray="2 5"
+            />
+            <text
+              x={atLeft(l.celsius) ? f.x0 + 12 : f.x1}
+              y={f.y(l.celsius) - 5}
+              fontSize="12.5"
+              textAnchor={atLeft(l.celsius) ? 'start' : 'end'}
+              className="soft halo"
+            >
+              {format.celsius(l.celsius)} {f.narrow ? '' : l.words}
+            </text>
+          </g>
+        ))}
+      {readings.slice(-80).map((r, i) => (
+        <circle
+          key={i}
+          cx={f.x(r.minute)}
+          cy={f.y(r.celsius)}
+          r="4"
+          fill="var(--paper)"
+          stroke="var(--ink)"
+          strokeWidth="2"
+        >
+          <title>{`read: ${format.celsius(r.celsius)}`}</title>
+        </circle>
+      ))}
+    </>
+  );
+}
+
+/** The window of the long step: too early, right, late. */
+function Window({
+  f,
+  window,
+  patterns,
+}: {
+  f: BrewFrame;
+  window: NonNullable<StepPlan['window']>;
+  patterns: string;
+}) {
+  const spans = [
+    {
+      key: 'early',
+      a: f.start,
+      b: f.start + window.shortest!,
+      fill: `url(#${patterns}-early)`,
+      ink: 'var(--ink)',
+      word: 'too early',
+    },
+    {
+      key: 'right',
+      a: f.start + window.shortest!,
+      b: f.start + f.longest,
+      fill: 'var(--nettle)',
+      ink: 'var(--on-colour)',
+      word: f.narrow ? 'right' : `right: ${duration(window.shortest!)} to ${duration(f.longest)}`,
+    },
+    {
+      key: 'late',
+      a: f.start + f.longest,
+      b: Math.min(f.end, f.start + Math.max(f.longest * 1.6, f.chosen * 1.1)),
+      fill: 'var(--weld-pale)',
+      ink: 'var(--on-weld)',
+      word: 'late',
+    },
+  ].filter((s) => s.b > s.a && s.a < f.end);
+  return (
+    <>
+      {spans.map((s) => (
+        <g key={s.key}>
+          <rect
+            x={f.x(s.a)}
+            y={f.window.y}
+            width={f.x(s.b) - f.x(s.a)}
+            height={f.window.h}
+            fill={s.fill}
+            stroke="var(--ink)"
+            strokeWidth="1.5"
+          />
+          {f.x(s.b) - f.x(s.a) > s.word.length * 7 + 8 && (
+            <text
+              x={(f.x(s.a) + f.x(s.b)) / 2}
+              y={f.window.y + 18}
+              textAnchor="middle"
+              fontSize="13.5"
+              fontWeight="700"
+              style={{ fill: s.ink }}
+            >
+              {s.word}
+            </text>
+          )}
+        </g>
+      ))}
+    </>
+  );
+}
+
+/** Where the long step ends, with what comes of it. */
+function LongStepEnd({
+  f,
+  step,
+  label,
+  movable,
+}: {
+  f: BrewFrame;
+  step: StepPlan;
+  label: string;
+  movable: boolean;
+}) {
+  const strainX = f.x(step.endMinute);
+  const labelLeft = strainX > (f.x0 + f.x1) / 2;
+  return (
+    <>
+      {movable && (
+        <rect x={strainX - 18} y={f.top - 10} width="36" height="180" fill="transparent" />
+      )}
+      <path
+        d={`M${strainX} ${f.top - 4}V${f.window.y + f.window.h}`}
+        stroke="var(--ink)"
+        strokeWidth="2.5"
+      />
+      <circle className="grip" cx={strainX} cy={f.top - 4} r={movable ? 7 : 4} fill="var(--ink)" />
+      <text
+        x={strainX + (labelLeft ? -12 : 12)}
+        y={f.top + 3}
+        fontSize={f.narrow ? 12.5 : 14}
+        fontWeight="700"
+        className="halo"
+        textAnchor={labelLeft ? 'end' : 'start'}
+      >
+        {label}
+      </text>
+    </>
+  );
+}
+
+function Now({ f, minute }: { f: BrewFrame; minute: number }) {
+  return (
+    <g>
+      <path
+        d={`M${f.x(minute)} ${f.top + 12}V${f.window.y + f.window.h + 4}`}
+        stroke="var(--woad)"
+        strokeWidth="4"
+      />
+      <text
+        x={f.x(minute)}
+        y={f.window.y + f.window.h + 17}
+        textAnchor="middle"
+        fontSize="13"
+        fontWeight="700"
+      >
+        now
+      </text>
+    </g>
   );
 }

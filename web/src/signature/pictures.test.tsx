@@ -2,7 +2,8 @@ import { MantineProvider } from '@mantine/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import type { Verdict } from '../api/client';
 import { formatFor } from '../kit/format';
-import { KeepingBand, WaterAccount } from '.';
+import { KeepingBand } from './KeepingBand';
+import { WaterAccount } from './WaterAccount';
 
 const water = { in: 545, bottled: 499, held: 31, cloth: 5, steam: 10, apart: 0, unaccounted: 0 };
 

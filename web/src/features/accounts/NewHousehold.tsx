@@ -1,35 +1,49 @@
-import {
-  Button,
-  NumberInput,
-  PasswordInput,
-  SegmentedControl,
-  Select,
-  TextInput,
-} from '@mantine/core';
+import { Button, NumberInput, PasswordInput, SegmentedControl, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, ask, keys, type MeasureSystem } from '../../api/client';
 import { CelsiusInput } from '../../kit/CelsiusInput';
-import { said, saidElse } from '../../kit/fields';
+import { said } from '../../kit/fields';
 import { MEASURES, TEMPERATURES, ZONES, ownZone } from './choices';
+import { Choice } from '../../kit/Choice';
+import { Trouble } from '../../kit/Trouble';
+
+interface Form {
+  name: string;
+  signIn: string;
+  password: string;
+  measures: MeasureSystem;
+  degrees: string;
+  timeZone: string;
+  roomC: number | string;
+  fridgeC: number | string;
+  jarMl: number | string;
+}
+
+const BLANK: Omit<Form, 'timeZone'> = {
+  name: '',
+  signIn: '',
+  password: '',
+  measures: 'METRIC',
+  degrees: 'C',
+  roomC: 21,
+  fridgeC: 5,
+  jarMl: 1000,
+};
+
+interface Part {
+  form: Form;
+  set: (change: Partial<Form>) => void;
+  error: unknown;
+}
 
 /** Makes a household: who, how it measures, and as much of the kitchen as the first brew needs. */
 export function NewHousehold() {
   const client = useQueryClient();
   const navigate = useNavigate();
-  const [form, setForm] = useState({
-    name: '',
-    signIn: '',
-    password: '',
-    measures: 'METRIC' as MeasureSystem,
-    degrees: 'C',
-    timeZone: ownZone(),
-    roomC: 21 as number | string,
-    fridgeC: 5 as number | string,
-    jarMl: 1000 as number | string,
-  });
-  const set = (change: Partial<typeof form>) => setForm({ ...form, ...change });
+  const [form, setForm] = useState<Form>(() => ({ ...BLANK, timeZone: ownZone() }));
+  const set = (change: Partial<Form>) => setForm({ ...form, ...change });
   const make = useMutation({
     mutationFn: () =>
       ask(
@@ -101,69 +115,9 @@ export function NewHousehold() {
             required
           />
         </div>
-        <div className="stack">
-          <h2>How you measure</h2>
-          <Select
-            label="Spoons and cups"
-            data={MEASURES}
-            value={form.measures}
-            onChange={(v) => set({ measures: v as MeasureSystem })}
-          />
-          <div>
-            <p id="degrees">Temperatures</p>
-            <SegmentedControl
-              aria-labelledby="degrees"
-              data={TEMPERATURES}
-              value={form.degrees}
-              onChange={(degrees) => set({ degrees })}
-            />
-          </div>
-          <Select
-            label="Time zone"
-            data={ZONES}
-            searchable
-            value={form.timeZone}
-            onChange={(v) => set({ timeZone: v! })}
-            error={said(make.error, 'timeZone')}
-          />
-        </div>
-        <div className="stack">
-          <h2>Your kitchen</h2>
-          <p className="soft">
-            Enough for the first brew. Pots, spoons and the rest are set to what a home usually has;
-            change them under the household&rsquo;s name in the top line.
-          </p>
-          <div className="row end">
-            <CelsiusInput
-              fahrenheit={form.degrees === 'F'}
-              label="Room"
-              value={form.roomC}
-              onChange={(roomC) => set({ roomC })}
-              error={said(make.error, 'kitchen.roomC')}
-              w={130}
-            />
-            <CelsiusInput
-              fahrenheit={form.degrees === 'F'}
-              label="Fridge"
-              value={form.fridgeC}
-              onChange={(fridgeC) => set({ fridgeC })}
-              error={said(make.error, 'kitchen.fridgeC')}
-              w={130}
-            />
-            <NumberInput
-              label="Largest jar, mL"
-              value={form.jarMl}
-              onChange={(jarMl) => set({ jarMl })}
-              error={said(make.error, 'kitchen.largestJarMl')}
-              w={160}
-            />
-          </div>
-        </div>
-        {saidElse(make.error, fields) && (
-          <p className="trouble" role="alert">
-            {saidElse(make.error, fields)}
-          </p>
-        )}
+        <Measuring form={form} set={set} error={make.error} />
+        <FirstKitchen form={form} set={set} error={make.error} />
+        <Trouble error={make.error} fields={fields} />
         <div className="row">
           <Button type="submit" loading={make.isPending}>
             Make it and choose a brew
@@ -174,5 +128,73 @@ export function NewHousehold() {
         </div>
       </form>
     </main>
+  );
+}
+
+function Measuring({ form, set, error }: Part) {
+  return (
+    <div className="stack">
+      <h2>How you measure</h2>
+      <Choice
+        label="Spoons and cups"
+        data={MEASURES}
+        value={form.measures}
+        onChange={(v) => set({ measures: v as MeasureSystem })}
+      />
+      <div>
+        <p id="degrees">Temperatures</p>
+        <SegmentedControl
+          aria-labelledby="degrees"
+          data={TEMPERATURES}
+          value={form.degrees}
+          onChange={(degrees) => set({ degrees })}
+        />
+      </div>
+      <Choice
+        label="Time zone"
+        data={ZONES}
+        value={form.timeZone}
+        onChange={(v) => set({ timeZone: v! })}
+        error={said(error, 'timeZone')}
+      />
+    </div>
+  );
+}
+
+/** As much of the kitchen as the first brew needs. */
+function FirstKitchen({ form, set, error }: Part) {
+  return (
+    <div className="stack">
+      <h2>Your kitchen</h2>
+      <p className="soft">
+        Enough for the first brew. Pots, spoons and the rest are set to what a home usually has;
+        change them under the household&rsquo;s name in the top line.
+      </p>
+      <div className="row end">
+        <CelsiusInput
+          fahrenheit={form.degrees === 'F'}
+          label="Room"
+          value={form.roomC}
+          onChange={(roomC) => set({ roomC })}
+          error={said(error, 'kitchen.roomC')}
+          w={130}
+        />
+        <CelsiusInput
+          fahrenheit={form.degrees === 'F'}
+          label="Fridge"
+          value={form.fridgeC}
+          onChange={(fridgeC) => set({ fridgeC })}
+          error={said(error, 'kitchen.fridgeC')}
+          w={130}
+        />
+        <NumberInput
+          label="Largest jar, mL"
+          value={form.jarMl}
+          onChange={(jarMl) => set({ jarMl })}
+          error={said(error, 'kitchen.largestJarMl')}
+          w={160}
+        />
+      </div>
+    </div>
   );
 }

@@ -3,10 +3,11 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, keys } from '../../api/client';
-import { said, saidElse } from '../../kit/fields';
-import { BottlePicture } from '../../signature';
+import { said } from '../../kit/fields';
+import { BottlePicture } from '../../signature/BottlePicture';
 import { usePending } from '../bench/useTaps';
 import './accounts.css';
+import { Trouble } from '../../kit/Trouble';
 
 /** The door. */
 export function SignIn({ demo }: { demo: boolean }) {
@@ -64,11 +65,7 @@ export function SignIn({ demo }: { demo: boolean }) {
             error={said(error, 'password')}
             required
           />
-          {saidElse(error, ['signIn', 'password']) && (
-            <p className="trouble" role="alert">
-              {saidElse(error, ['signIn', 'password'])}
-            </p>
-          )}
+          <Trouble error={error} fields={['signIn', 'password']} />
           <div className="row">
             <Button type="submit" loading={signIn.isPending}>
               Come in

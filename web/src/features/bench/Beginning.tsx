@@ -1,11 +1,12 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Run } from '../../api/client';
-import { said, saidElse } from '../../kit/fields';
+import { said } from '../../kit/fields';
 import { countdown, type Format } from '../../kit/format';
 import { zonedInstant } from '../../kit/when';
 import type { useTap } from './useTaps';
 import './bench.css';
+import { Trouble } from '../../kit/Trouble';
 
 interface Props {
   run: Run;
@@ -37,11 +38,7 @@ export function Beginning({ run, now, format, tap }: Props) {
           </li>
         ))}
       </ul>
-      {saidElse(tap.error, ['startAt']) && (
-        <p className="trouble" role="alert">
-          {saidElse(tap.error, ['startAt'])}
-        </p>
-      )}
+      <Trouble error={tap.error} fields={['startAt']} />
       <div className="actions">
         <Button
           onClick={() =>

@@ -1,7 +1,8 @@
-import { Button, NumberInput, Select } from '@mantine/core';
+import { Button, NumberInput } from '@mantine/core';
 import type { Container } from '../../api/client';
 import { said } from '../../kit/fields';
 import { capital, options, WORDS } from '../../kit/words';
+import { Choice } from '../../kit/Choice';
 
 export interface Fill {
   container: Container;
@@ -25,7 +26,7 @@ export function BottleFills({
     <div className="stack">
       {fills.map((fill, i) => (
         <div className="row end" key={i}>
-          <Select
+          <Choice
             className="field-s"
             label={`Container ${i + 1}`}
             data={options(WORDS.containers, capital)}

@@ -2,7 +2,7 @@ import { useElementSize } from '@mantine/hooks';
 import { useId } from 'react';
 import type { Run } from '../../api/client';
 import { duration, figure, type Format } from '../../kit/format';
-import { Patterns } from '../../signature';
+import { Patterns } from '../../signature/Patterns';
 
 interface Props {
   comparison: NonNullable<Run['comparison']>;

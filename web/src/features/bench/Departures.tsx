@@ -1,9 +1,10 @@
 import { Button, NumberInput, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import type { Run } from '../../api/client';
-import { said, saidElse } from '../../kit/fields';
+import { said } from '../../kit/fields';
 import type { useTap } from './useTaps';
 import './bench.css';
+import { Trouble } from '../../kit/Trouble';
 
 type Which = 'skip' | 'extend' | 'water' | 'again';
 
@@ -95,11 +96,7 @@ export function Departures({ run, tap }: { run: Run; tap: ReturnType<typeof useT
             maxLength={400}
             error={said(tap.error, 'reason')}
           />
-          {saidElse(tap.error, ['minutes', 'millilitres', 'reason']) && (
-            <p className="trouble" role="alert">
-              {saidElse(tap.error, ['minutes', 'millilitres', 'reason'])}
-            </p>
-          )}
+          <Trouble error={tap.error} fields={['minutes', 'millilitres', 'reason']} />
           <Button className="touch" type="submit" loading={tap.isPending}>
             {open === 'skip' ? 'Leave this step out' : 'Do it'}
           </Button>

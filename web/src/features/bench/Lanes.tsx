@@ -3,7 +3,7 @@ import { useId } from 'react';
 import { Link } from 'react-router';
 import type { RunLine } from '../../api/client';
 import { countdown, duration, type Format } from '../../kit/format';
-import { Patterns } from '../../signature';
+import { Patterns } from '../../signature/Patterns';
 import { horizon } from './calls';
 import './bench.css';
 

@@ -1,4 +1,4 @@
-import { Button, NumberInput, Select, TextInput } from '@mantine/core';
+import { Button, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { ProblemError, type Run } from '../../api/client';
 import { CelsiusInput } from '../../kit/CelsiusInput';
@@ -8,6 +8,7 @@ import { options, WORDS } from '../../kit/words';
 import { DeviceTaps } from './DeviceTaps';
 import { PhotoRow } from './PhotoRow';
 import { useRemoval, type useTap } from './useTaps';
+import { Choice } from '../../kit/Choice';
 
 type Kind = Run['log'][number]['kind'];
 
@@ -78,7 +79,7 @@ export function LogBook({
           enter(false);
         }}
       >
-        <Select
+        <Choice
           className="field-s"
           label="What"
           data={options(WORDS.entries)}
@@ -86,7 +87,7 @@ export function LogBook({
           onChange={(k) => setKind((k as Kind) ?? 'NOTE')}
         />
         {kind === 'INGREDIENT' && (
-          <Select
+          <Choice
             className="field-s"
             label="Of"
             data={run.prediction.amounts.map((a) => ({ value: a.ingredient, label: a.name }))}

@@ -2,12 +2,16 @@ import { Button, NumberInput, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import type { components } from '../../api/generated/schema';
 import { ProblemError, type Run } from '../../api/client';
-import { said, saidElse } from '../../kit/fields';
+import { said } from '../../kit/fields';
 import { countdown, duration, figure, type Format } from '../../kit/format';
-import { PotPicture, WindowBar } from '../../signature';
+import { PotPicture } from '../../signature/PotPicture';
+import { WindowBar } from '../../signature/WindowBar';
 import { hasVoice, readAloud } from './hands';
 import { BottleFills, type Fill } from './BottleFills';
 import './bench.css';
+import { Trouble } from '../../kit/Trouble';
+
+type Reading = 'VOLUME' | 'PH';
 
 export type Report = Omit<components['schemas']['StepFinish'], 'version'>;
 
@@ -25,14 +29,9 @@ interface Props {
 export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Props) {
   const plan = run.prediction.steps[run.step]!;
   const last = run.step === run.prediction.steps.length - 1;
-  const nextIsStrain = run.prediction.steps[run.step + 1]?.kind === 'strain';
-  const measures = plan.kind === 'strain' && !nextIsStrain;
-  // Whether it has soured, or a preservative works, hangs on the pH: read, it counts.
-  const preserved = run.prediction.amounts.some((a) => a.kind === 'preservative');
-  const sours = plan.kind === 'ferment' || (preserved && (last || plan.kind === 'add'));
-  const [ph, setPh] = useState<number | string>('');
+  const asks = asked(run);
+  const [read, setRead] = useState<Partial<Record<Reading, number | string>>>({});
   const [ago, setAgo] = useState(0);
-  const [ml, setMl] = useState<number | string>('');
   const [note, setNote] = useState('');
   const [noting, setNoting] = useState(false);
   const [leaving, setLeaving] = useState(false);
@@ -49,10 +48,9 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
       cueSeen,
       sure: sure || undefined,
       secondsAgo: ago > 0 ? ago * 60 : undefined,
-      readings: {
-        ...(sours && ph !== '' && { PH: Number(ph) }),
-        ...(measures && ml !== '' && { VOLUME: Number(ml) }),
-      },
+      readings: Object.fromEntries(
+        asks.filter((kind) => (read[kind] ?? '') !== '').map((kind) => [kind, Number(read[kind])]),
+      ),
       note: note || undefined,
       bottles:
         last && !divides
@@ -64,82 +62,19 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
           : undefined,
     });
   };
-  const celsius = celsiusNow(run, now);
-  const vessel = run.prediction.vessels[0];
   const cue = plan.guide.cue;
   const aloud = [plan.headline, plan.guide.how, cue && `Look for: ${cue}`, ...plan.cautions]
     .filter(Boolean)
     .join('. ');
-  const calls = run.line.moments.filter(
-    (m) =>
-      m.kind !== 'SOON' &&
-      m.kind !== 'LATE' &&
-      Date.parse(m.at) <= now + 1000 &&
-      now - Date.parse(m.at) < 4 * 60_000,
-  );
-  const coming = run.line.moments.find((m) => Date.parse(m.at) > now && m.kind !== 'SOON');
   const shown = [
-    'readings.VOLUME',
-    'readings.PH',
+    ...asks.map((kind) => `readings.${kind}`),
     'note',
     ...fills.map((_, i) => `bottles[${i}].millilitres`),
   ];
   return (
     <div className="stack">
-      <div>
-        <h1 className="headline">{plan.headline}</h1>
-        <p className="soft">{plan.guide.how}</p>
-      </div>
-      {calls.slice(-1).map((m) => (
-        <p key={m.at + m.words} className="call" role="status">
-          {m.words}
-        </p>
-      ))}
-      {coming && (
-        <p className="soft">
-          {coming.words}: {format.clock(coming.at)}
-        </p>
-      )}
-      {plan.kind === 'combine' && (
-        <ul className="lines">
-          {run.prediction.amounts
-            .filter((a) => plan.ingredients.includes(a.ingredient))
-            .map((a) => (
-              <li key={a.ingredient} className="figure-line">
-                <span className="strong">{a.name}</span>
-                <span className="strong">{figure(a.grams)} g</span>
-                <span className="soft">{a.scoops}</span>
-              </li>
-            ))}
-        </ul>
-      )}
-      {run.window ? (
-        <Timed run={run} now={now} format={format} />
-      ) : (
-        <>
-          {!plan.needsHands && run.line.usualAt && (
-            <p className="timer" role="timer">
-              {countdown(Date.parse(run.line.usualAt) - now)}
-            </p>
-          )}
-          <p className="soft small">
-            takes about {duration(plan.endMinute - plan.startMinute)}; since{' '}
-            {format.clock(run.done[run.step]!.startedAt)}
-          </p>
-        </>
-      )}
-      {run.window && vessel && (
-        <div className="pot-now">
-          <PotPicture
-            kind={vessel.kind}
-            fill={plan.millilitres / vessel.capacityMl}
-            celsius={celsius}
-            label={`≈ ${format.celsius(celsius)}`}
-            tint={run.tint}
-            covered={plan.headline.includes('covered') || plan.headline.includes('lid on')}
-          />
-        </div>
-      )}
+      <WhatToDo run={run} now={now} format={format} />
+      <Clock run={run} now={now} format={format} />
       {cue && (
         <div className="sheet">
           <h2>Look for</h2>
@@ -151,15 +86,6 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
           {c}
         </p>
       ))}
-      {measures && (
-        <NumberInput
-          label="How much ran off, mL"
-          description={`About ${figure(plan.millilitres)} mL are expected. Leave it empty if you did not measure.`}
-          value={ml}
-          onChange={setMl}
-          error={said(error, 'readings.VOLUME')}
-        />
-      )}
       {plan.kind === 'strain' && run.leftover && (
         <p className="soft">
           What stays in the strainer, about {figure(run.leftover.grams)} g: {run.leftover.why}{' '}
@@ -174,36 +100,8 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
           </p>
         ))}
       {last && !divides && <BottleFills fills={fills} error={error} onChange={setFills} />}
-      {sours && (
-        <NumberInput
-          label={plan.kind === 'ferment' ? 'Acidity when stopped, pH' : 'Acidity now, pH'}
-          description={
-            plan.kind === 'ferment'
-              ? 'From a strip or a meter; it may stay empty.'
-              : 'From a strip or a meter. Read, the preservative may count; it may stay empty.'
-          }
-          value={ph}
-          onChange={setPh}
-          error={said(error, 'readings.PH')}
-        />
-      )}
-      {late && (
-        <div role="group" aria-label="When was it done?">
-          <p className="soft small">Done earlier, and only now at the screen?</p>
-          <div className="row">
-            {agoChoices(run, now).map((c) => (
-              <Button
-                className="touch"
-                key={c.minutes}
-                variant={ago === c.minutes ? 'filled' : 'outline'}
-                onClick={() => setAgo(c.minutes)}
-              >
-                {c.words}
-              </Button>
-            ))}
-          </div>
-        </div>
-      )}
+      <Readings asked={asks} plan={plan} read={read} set={setRead} error={error} />
+      {late && <Ago run={run} now={now} ago={ago} onAgo={setAgo} />}
       {noting && (
         <Textarea
           label="Note"
@@ -213,11 +111,7 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
           error={said(error, 'note')}
         />
       )}
-      {saidElse(error, shown) && (
-        <p className="trouble" role="alert">
-          {saidElse(error, shown)}
-        </p>
-      )}
+      <Trouble error={error} fields={shown} />
       <div className="actions">
         {questioned ? (
           <Button onClick={() => done(cueGiven, true)} loading={busy}>
@@ -258,15 +152,179 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
           Give this brew up
         </Button>
       </div>
-      {leaving && (
-        <div className="row">
-          {['It spoiled', 'It spilled', 'No time for it'].map((reason) => (
-            <Button key={reason} variant="outline" color="madder" onClick={() => onGiveUp(reason)}>
-              {reason}
-            </Button>
-          ))}
+      {leaving && <GiveUp onGiveUp={onGiveUp} />}
+    </div>
+  );
+}
+
+/** What is read at the end of this step: how much ran off, how sour it is. */
+function asked(run: Run): Reading[] {
+  const plan = run.prediction.steps[run.step]!;
+  const last = run.step === run.prediction.steps.length - 1;
+  const nextIsStrain = run.prediction.steps[run.step + 1]?.kind === 'strain';
+  // Whether it has soured, or a preservative works, hangs on the pH: read, it counts.
+  const preserved = run.prediction.amounts.some((a) => a.kind === 'preservative');
+  const sours = plan.kind === 'ferment' || (preserved && (last || plan.kind === 'add'));
+  return [
+    ...(plan.kind === 'strain' && !nextIsStrain ? (['VOLUME'] as const) : []),
+    ...(sours ? (['PH'] as const) : []),
+  ];
+}
+
+/** Headline, what calls now, and what goes in. */
+function WhatToDo({ run, now, format }: Pick<Props, 'run' | 'now' | 'format'>) {
+  const plan = run.prediction.steps[run.step]!;
+  const calls = run.line.moments.filter(
+    (m) =>
+      m.kind !== 'SOON' &&
+      m.kind !== 'LATE' &&
+      Date.parse(m.at) <= now + 1000 &&
+      now - Date.parse(m.at) < 4 * 60_000,
+  );
+  const coming = run.line.moments.find((m) => Date.parse(m.at) > now && m.kind !== 'SOON');
+  return (
+    <>
+      <div>
+        <h1 className="headline">{plan.headline}</h1>
+        <p className="soft">{plan.guide.how}</p>
+      </div>
+      {calls.slice(-1).map((m) => (
+        <p key={m.at + m.words} className="call" role="status">
+          {m.words}
+        </p>
+      ))}
+      {coming && (
+        <p className="soft">
+          {coming.words}: {format.clock(coming.at)}
+        </p>
+      )}
+      {plan.kind === 'combine' && (
+        <ul className="lines">
+          {run.prediction.amounts
+            .filter((a) => plan.ingredients.includes(a.ingredient))
+            .map((a) => (
+              <li key={a.ingredient} className="figure-line">
+                <span className="strong">{a.name}</span>
+                <span className="strong">{figure(a.grams)} g</span>
+                <span className="soft">{a.scoops}</span>
+              </li>
+            ))}
+        </ul>
+      )}
+    </>
+  );
+}
+
+/** How long it takes, and how hot it is. */
+function Clock({ run, now, format }: Pick<Props, 'run' | 'now' | 'format'>) {
+  const plan = run.prediction.steps[run.step]!;
+  const celsius = celsiusNow(run, now);
+  const vessel = run.prediction.vessels[0];
+  return (
+    <>
+      {run.window ? (
+        <Timed run={run} now={now} format={format} />
+      ) : (
+        <>
+          {!plan.needsHands && run.line.usualAt && (
+            <p className="timer" role="timer">
+              {countdown(Date.parse(run.line.usualAt) - now)}
+            </p>
+          )}
+          <p className="soft small">
+            takes about {duration(plan.endMinute - plan.startMinute)}; since{' '}
+            {format.clock(run.done[run.step]!.startedAt)}
+          </p>
+        </>
+      )}
+      {run.window && vessel && (
+        <div className="pot-now">
+          <PotPicture
+            kind={vessel.kind}
+            fill={plan.millilitres / vessel.capacityMl}
+            celsius={celsius}
+            label={`≈ ${format.celsius(celsius)}`}
+            tint={run.tint}
+            covered={plan.headline.includes('covered') || plan.headline.includes('lid on')}
+          />
         </div>
       )}
+    </>
+  );
+}
+
+function Readings({
+  asked,
+  plan,
+  read,
+  set,
+  error,
+}: {
+  asked: Reading[];
+  plan: Run['prediction']['steps'][number];
+  read: Partial<Record<Reading, number | string>>;
+  set: (read: Partial<Record<Reading, number | string>>) => void;
+  error: unknown;
+}) {
+  const souring = plan.kind === 'ferment';
+  const words: Record<Reading, [string, string]> = {
+    VOLUME: [
+      'How much ran off, mL',
+      `About ${figure(plan.millilitres)} mL are expected. Leave it empty if you did not measure.`,
+    ],
+    PH: [
+      souring ? 'Acidity when stopped, pH' : 'Acidity now, pH',
+      souring
+        ? 'From a strip or a meter; it may stay empty.'
+        : 'From a strip or a meter. Read, the preservative may count; it may stay empty.',
+    ],
+  };
+  return asked.map((kind) => (
+    <NumberInput
+      key={kind}
+      label={words[kind][0]}
+      description={words[kind][1]}
+      value={read[kind] ?? ''}
+      onChange={(value) => set({ ...read, [kind]: value })}
+      error={said(error, `readings.${kind}`)}
+    />
+  ));
+}
+
+/** When it was really done, if that was before the tap. */
+function Ago({
+  run,
+  now,
+  ago,
+  onAgo,
+}: Pick<Props, 'run' | 'now'> & { ago: number; onAgo: (minutes: number) => void }) {
+  return (
+    <div role="group" aria-label="When was it done?">
+      <p className="soft small">Done earlier, and only now at the screen?</p>
+      <div className="row">
+        {agoChoices(run, now).map((c) => (
+          <Button
+            className="touch"
+            key={c.minutes}
+            variant={ago === c.minutes ? 'filled' : 'outline'}
+            onClick={() => onAgo(c.minutes)}
+          >
+            {c.words}
+          </Button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function GiveUp({ onGiveUp }: Pick<Props, 'onGiveUp'>) {
+  return (
+    <div className="row">
+      {['It spoiled', 'It spilled', 'No time for it'].map((reason) => (
+        <Button key={reason} variant="outline" color="madder" onClick={() => onGiveUp(reason)}>
+          {reason}
+        </Button>
+      ))}
     </div>
   );
 }

@@ -1,13 +1,15 @@
-import { Button, Checkbox, NumberInput, Select } from '@mantine/core';
+import { Button, Checkbox, NumberInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, keys, type Container, type ContainerLine } from '../../api/client';
 import { useContainers } from '../../api/queries';
-import { said, saidElse } from '../../kit/fields';
+import { said } from '../../kit/fields';
 import { figure, useFormat } from '../../kit/format';
 import { Failed, tell, Waiting } from '../../kit/states';
-import { BottlePicture } from '../../signature';
+import { BottlePicture } from '../../signature/BottlePicture';
 import { capital, options, WORDS } from '../../kit/words';
+import { Choice } from '../../kit/Choice';
+import { Trouble } from '../../kit/Trouble';
 
 const SPRAYS: Container[] = ['SPRAY', 'TRIGGER'];
 
@@ -147,7 +149,7 @@ function OneMore() {
       }}
     >
       <div className="row end">
-        <Select
+        <Choice
           label="One more sort"
           data={options(WORDS.containers, capital)}
           value={kind}
@@ -172,11 +174,7 @@ function OneMore() {
           Write it down
         </Button>
       </div>
-      {saidElse(add.error, ['sizeMl', 'owned']) && (
-        <p className="trouble" role="alert">
-          {saidElse(add.error, ['sizeMl', 'owned'])}
-        </p>
-      )}
+      <Trouble error={add.error} fields={['sizeMl', 'owned']} />
     </form>
   );
 }

@@ -1,4 +1,4 @@
-import { Button, MultiSelect, Select, Textarea, TextInput } from '@mantine/core';
+import { Button, Textarea, TextInput } from '@mantine/core';
 import { useDebouncedValue, useHotkeys } from '@mantine/hooks';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -17,28 +17,32 @@ import { useFormula, useMethods, usePrediction } from '../../api/queries';
 import { useOnce } from '../../api/useOnce';
 import { said } from '../../kit/fields';
 import { duration, useFormat } from '../../kit/format';
-import { Failed, tell, Waiting } from '../../kit/states';
-import { BrewLine } from '../../signature';
+import { tell } from '../../kit/states';
+import { BrewLine } from '../../signature/BrewLine';
 import { ChooseLinks } from './ChooseLinks';
 import { IngredientLines } from './IngredientLines';
 import { StepLines } from './StepLines';
 import { useEditor, type Keeping } from './useEditor';
 import { options, WORDS } from '../../kit/words';
+import { Choice } from '../../kit/Choice';
+import { Several } from '../../kit/Several';
+import { Loaded } from '../../kit/Loaded';
 
 /** Changes a formula of the household's own; the self-check speaks as it goes. */
 export function EditorPage() {
   const { id = '' } = useParams();
   const formula = useFormula(id);
-  if (formula.isPending) return <Waiting />;
-  if (formula.isError) {
-    return (
-      <main className="page" id="main">
-        <Failed error={formula.error} again={() => formula.refetch()} />
-      </main>
-    );
-  }
-  if (!formula.data.own) return <Navigate to={`/choose/${id}`} replace />;
-  return <Editor key={id} id={id} view={formula.data} />;
+  return (
+    <Loaded of={formula}>
+      {(data) =>
+        data.own ? (
+          <Editor key={id} id={id} view={data} />
+        ) : (
+          <Navigate to={`/choose/${id}`} replace />
+        )
+      }
+    </Loaded>
+  );
 }
 
 function Editor({ id, view }: { id: string; view: FormulaView }) {
@@ -102,15 +106,14 @@ function Editor({ id, view }: { id: string; view: FormulaView }) {
               onChange={(e) => edit({ ...formula, name: e.currentTarget.value }, 'name')}
               error={said(refused, 'formula.name')}
             />
-            <Select
+            <Choice
               className="field"
               label="Method"
               data={methods.data?.map((m) => ({ value: m.method, label: m.name })) ?? []}
               value={formula.method}
               onChange={(m) => edit({ ...formula, method: m as Method }, '')}
             />
-            <MultiSelect
-              className="field"
+            <Several
               label="Used as"
               data={options(WORDS.purposes)}
               value={formula.purposes ?? []}

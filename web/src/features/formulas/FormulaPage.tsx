@@ -6,24 +6,17 @@ import { api, ask, keys, type FormulaView, type Step, type StepPlan } from '../.
 import { useFormula, usePrediction } from '../../api/queries';
 import { useOnce } from '../../api/useOnce';
 import { duration, figure, useFormat } from '../../kit/format';
-import { done, Failed, tell, Waiting } from '../../kit/states';
-import { BrewLine } from '../../signature';
+import { done, tell } from '../../kit/states';
+import { BrewLine } from '../../signature/BrewLine';
 import { ChooseLinks } from './ChooseLinks';
 import { stepWords } from './words';
+import { Loaded } from '../../kit/Loaded';
 
 /** A formula: how it goes, what is in it, how it varies, what was brewed from it. */
 export function FormulaPage() {
   const { id = '' } = useParams();
   const formula = useFormula(id);
-  if (formula.isPending) return <Waiting />;
-  if (formula.isError) {
-    return (
-      <main className="page" id="main">
-        <Failed error={formula.error} again={() => formula.refetch()} />
-      </main>
-    );
-  }
-  return <View key={id} id={id} view={formula.data} />;
+  return <Loaded of={formula}>{(data) => <View key={id} id={id} view={data} />}</Loaded>;
 }
 
 function View({ id, view }: { id: string; view: FormulaView }) {

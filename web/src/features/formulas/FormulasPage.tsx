@@ -1,13 +1,14 @@
-import { Button, Checkbox, Select, TextInput } from '@mantine/core';
+import { Button, Checkbox, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { FormulaLine, StoreLine } from '../../api/client';
 import { useFormulas, useStores } from '../../api/queries';
 import { duration } from '../../kit/format';
 import { Empty, Failed, Waiting } from '../../kit/states';
-import { BottlePicture } from '../../signature';
+import { BottlePicture } from '../../signature/BottlePicture';
 import { ChooseLinks } from './ChooseLinks';
 import { answers, choices, missing, NOTHING, TIMES, type Search } from './finder';
+import { Choice } from '../../kit/Choice';
 import './formulas.css';
 
 /** Choose: what can be brewed for this need, with what is there, in the time there is. */
@@ -34,7 +35,7 @@ export function FormulasPage() {
           value={search.words}
           onChange={(e) => set({ words: e.currentTarget.value })}
         />
-        <Select
+        <Choice
           className="field-s"
           label="For"
           value={search.need}
@@ -47,7 +48,7 @@ export function FormulasPage() {
             'Any hair and scalp',
           )}
         />
-        <Select
+        <Choice
           className="field-s"
           label="Used as"
           value={search.purpose}
@@ -60,7 +61,7 @@ export function FormulasPage() {
             'Anything',
           )}
         />
-        <Select
+        <Choice
           className="field-s"
           label="Method"
           value={search.method}
@@ -73,7 +74,7 @@ export function FormulasPage() {
             'Any method',
           )}
         />
-        <Select
+        <Choice
           className="field-s"
           label="Ready within"
           value={search.within}

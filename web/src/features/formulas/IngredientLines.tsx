@@ -1,4 +1,4 @@
-import { Button, NumberInput, Select, TextInput } from '@mantine/core';
+import { Button, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import {
   api,
@@ -12,6 +12,8 @@ import { useFormulas, useMaterials } from '../../api/queries';
 import { said } from '../../kit/fields';
 import { figure } from '../../kit/format';
 import { withIngredient, withoutIngredient } from './draft';
+import { Choice } from '../../kit/Choice';
+import { Seek } from '../../kit/Seek';
 import './formulas.css';
 
 interface Props {
@@ -35,18 +37,11 @@ const measureOf = (line: Ingredient): Measure =>
 export function IngredientLines({ formula, edit, findings, error }: Props) {
   const materials = useMaterials();
   const formulas = useFormulas();
-  const [adding, setAdding] = useState<string | null>(null);
   const data = [
-    {
-      group: 'Materials',
-      items: (materials.data ?? []).map((m) => ({ value: m.id, label: m.name })),
-    },
-    {
-      group: 'Brews from the shelf',
-      items: (formulas.data ?? [])
-        .filter((f) => f.id !== formula.id)
-        .map((f) => ({ value: `brew:${f.id}`, label: f.name })),
-    },
+    ...(materials.data ?? []).map((m) => ({ value: m.id, label: m.name })),
+    ...(formulas.data ?? [])
+      .filter((f) => f.id !== formula.id)
+      .map((f) => ({ value: `brew:${f.id}`, label: `${f.name}, a brew from the shelf` })),
   ];
   const set = (index: number, next: Ingredient, about: string) =>
     edit(
@@ -59,9 +54,8 @@ export function IngredientLines({ formula, edit, findings, error }: Props) {
       <ul className="lines above-s">
         {formula.ingredients.map((line, i) => (
           <li key={line.key} className="stack tight">
-            <Select
+            <Seek
               aria-label={`Ingredient ${i + 1}`}
-              searchable
               data={data}
               value={line.material}
               onChange={(material) => set(i, { ...line, material: material! }, '')}
@@ -86,16 +80,12 @@ export function IngredientLines({ formula, edit, findings, error }: Props) {
       {said(error, 'formula.ingredients') && (
         <p className="trouble">{said(error, 'formula.ingredients')}</p>
       )}
-      <Select
+      <Seek
         label="One more ingredient"
-        searchable
         placeholder="name of a herb, an oil, a brew"
         data={data}
-        value={adding}
-        onChange={(material) => {
-          if (material) edit(withIngredient(formula, material), '');
-          setAdding(null);
-        }}
+        value={null}
+        onChange={(material) => edit(withIngredient(formula, material), '')}
       />
     </section>
   );
@@ -127,7 +117,7 @@ function Amount({
           onChange={(v) => onChange({ ...plain, [measure]: v === '' ? 0 : Number(v) })}
           error={error}
         />
-        <Select
+        <Choice
           aria-label={`Measure of ${name}`}
           data={MEASURES}
           value={measure}

@@ -5,10 +5,11 @@ import { useNavigate } from 'react-router';
 import { api, ask, keys, type Method } from '../../api/client';
 import { useMethods } from '../../api/queries';
 import { useOnce } from '../../api/useOnce';
-import { said, saidElse } from '../../kit/fields';
+import { said } from '../../kit/fields';
 import { Failed, Waiting } from '../../kit/states';
 import { ChooseLinks } from './ChooseLinks';
 import './formulas.css';
+import { Trouble } from '../../kit/Trouble';
 
 /** Begins a formula: its method gives the first draft of steps. */
 export function NewFormulaPage() {
@@ -46,11 +47,7 @@ export function NewFormulaPage() {
         onChange={(e) => setName(e.currentTarget.value)}
         error={said(begin.error, 'name')}
       />
-      {saidElse(begin.error, ['name']) && (
-        <p className="trouble" role="alert">
-          {saidElse(begin.error, ['name'])}
-        </p>
-      )}
+      <Trouble error={begin.error} fields={['name']} />
       {methods.isError && <Failed error={methods.error} again={() => methods.refetch()} />}
       <ul className="lines">
         {methods.data?.map((m) => (

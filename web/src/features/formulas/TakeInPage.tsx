@@ -1,4 +1,4 @@
-import { Button, Checkbox, FileInput, Select, Textarea } from '@mantine/core';
+import { Button, Checkbox, FileInput, Textarea } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -6,6 +6,7 @@ import { api, ask, keys, type Formula, type Method, type Reading } from '../../a
 import { useMethods } from '../../api/queries';
 import { done, tell } from '../../kit/states';
 import { ChooseLinks } from './ChooseLinks';
+import { Choice } from '../../kit/Choice';
 
 const MOST_BYTES = 900_000;
 
@@ -78,7 +79,7 @@ export function TakeInPage() {
           onChange={(f) => void choose(f)}
           clearable
         />
-        <Select
+        <Choice
           className="field"
           label="Steps of a recipe in prose"
           data={methods.data?.map((m) => ({ value: m.method, label: m.name })) ?? []}

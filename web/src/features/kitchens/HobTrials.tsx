@@ -1,11 +1,13 @@
-import { Button, NumberInput, Select } from '@mantine/core';
+import { Button, NumberInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { api, ask, keys, type Figure, type Kitchen } from '../../api/client';
-import { said, saidElse } from '../../kit/fields';
+import { said } from '../../kit/fields';
 import { countdown, figure } from '../../kit/format';
 import { done, tell } from '../../kit/states';
 import { options, WORDS } from '../../kit/words';
+import { Choice } from '../../kit/Choice';
+import { Trouble } from '../../kit/Trouble';
 
 interface Props {
   kitchen: Kitchen;
@@ -124,14 +126,14 @@ function BoilTrial({ kitchen, version }: Props) {
         rolling boil.
       </p>
       <div className="row end">
-        <Select
+        <Choice
           label="Hob"
           w={170}
           data={kitchen.hobs.map((h) => ({ value: h.id, label: h.name }))}
           value={hob}
           onChange={(h) => setHob(h!)}
         />
-        <Select label="Pot" w={170} data={pots(kitchen)} value={pot} onChange={(p) => setPot(p!)} />
+        <Choice label="Pot" w={170} data={pots(kitchen)} value={pot} onChange={(p) => setPot(p!)} />
         <NumberInput
           label="Water, L"
           w={100}
@@ -160,11 +162,7 @@ function BoilTrial({ kitchen, version }: Props) {
           Reckon
         </Button>
       </div>
-      {saidElse(trial.error, ['water.value', 'fromC', 'minutes']) && (
-        <p className="trouble" role="alert">
-          {saidElse(trial.error, ['water.value', 'fromC', 'minutes'])}
-        </p>
-      )}
+      <Trouble error={trial.error} fields={['water.value', 'fromC', 'minutes']} />
       {trial.data && (
         <Result
           of={trial.data}
@@ -215,8 +213,8 @@ function WeighTrial({ kitchen, version }: Props) {
         the weight of the pot off both.
       </p>
       <div className="row end">
-        <Select label="Pot" w={170} data={pots(kitchen)} value={pot} onChange={(p) => setPot(p!)} />
-        <Select
+        <Choice label="Pot" w={170} data={pots(kitchen)} value={pot} onChange={(p) => setPot(p!)} />
+        <Choice
           label="It boiled"
           w={150}
           data={options({
@@ -256,11 +254,7 @@ function WeighTrial({ kitchen, version }: Props) {
           Reckon
         </Button>
       </div>
-      {saidElse(trial.error, fields) && (
-        <p className="trouble" role="alert">
-          {saidElse(trial.error, fields)}
-        </p>
-      )}
+      <Trouble error={trial.error} fields={fields} />
       {kitchen.calibrated?.[how] && (
         <p className="soft small">Counts now: {figure(kitchen.calibrated[how].value)} W.</p>
       )}

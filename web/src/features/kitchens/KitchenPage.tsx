@@ -1,4 +1,4 @@
-import { Button, SegmentedControl, Select, TextInput } from '@mantine/core';
+import { Button, SegmentedControl, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, keys, type Household, type MeasureSystem } from '../../api/client';
@@ -13,6 +13,7 @@ import { KitchenForm } from './KitchenForm';
 import { TablesForm } from './TablesForm';
 import { Outcome } from './Outcome';
 import { capital, options, WORDS } from '../../kit/words';
+import { Choice } from '../../kit/Choice';
 
 /** The kitchen and the household: what the model needs to know, and how it is written. */
 export function KitchenPage() {
@@ -77,7 +78,7 @@ function HouseholdForm({ household }: { household: Household }) {
         error={said(save.error, 'name')}
       />
       <div className="row end">
-        <Select
+        <Choice
           className="field"
           label="Spoons and cups"
           data={MEASURES}
@@ -90,10 +91,9 @@ function HouseholdForm({ household }: { household: Household }) {
           value={form.fahrenheit ? 'F' : 'C'}
           onChange={(v) => set({ fahrenheit: v === 'F' })}
         />
-        <Select
+        <Choice
           label="Time zone"
           data={ZONES}
-          searchable
           value={form.timeZone}
           onChange={(v) => set({ timeZone: v! })}
           error={said(save.error, 'timeZone')}

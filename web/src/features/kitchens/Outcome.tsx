@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { saidElse } from '../../kit/fields';
+import { Trouble } from '../../kit/Trouble';
 
 /** The button that saves a form, and what came of it. */
 export function Outcome({
@@ -13,11 +13,7 @@ export function Outcome({
 }) {
   return (
     <>
-      {saidElse(mutation.error, fields) && (
-        <p className="trouble" role="alert">
-          {saidElse(mutation.error, fields)}
-        </p>
-      )}
+      <Trouble error={mutation.error} fields={fields} />
       <div className="row">
         <Button type="submit" loading={mutation.isPending}>
           {word}

@@ -1,8 +1,9 @@
-import { Button, FileButton, Select } from '@mantine/core';
+import { Button, FileButton } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { keys, post, type TableOutcome } from '../../api/client';
 import { said, saidElse } from '../../kit/fields';
+import { Choice } from '../../kit/Choice';
 
 const TABLES = [
   { value: 'batches', label: 'Batches' },
@@ -51,7 +52,7 @@ export function TablesForm() {
         started.
       </p>
       <div className="row end">
-        <Select
+        <Choice
           label="Read in"
           data={TABLES}
           value={table}

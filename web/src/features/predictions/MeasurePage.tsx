@@ -1,44 +1,33 @@
-import { Button, Checkbox, NumberInput } from '@mantine/core';
-import { useDebouncedValue } from '@mantine/hooks';
+import { Button, NumberInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { lazy, Suspense, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask, keys, ProblemError } from '../../api/client';
-import { useFormula, useHousehold, usePrediction, useShelf } from '../../api/queries';
+import { useFormula, useHousehold } from '../../api/queries';
 import { useOnce } from '../../api/useOnce';
-import { duration, formatFor } from '../../kit/format';
-import { HangsOn } from '../../kit/HangsOn';
-import { Failed, Waiting } from '../../kit/states';
-import { BrewLine, KeepingBand, WaterAccount } from '../../signature';
+import { formatFor } from '../../kit/format';
+import { Waiting } from '../../kit/states';
 import { Deliberate } from './Deliberate';
 import { Otherwise } from './Otherwise';
 import { Pours } from './Pours';
 import { StartWhen, whenBody, type When } from './StartWhen';
 import { TargetForm } from './TargetForm';
-import { draftPlan, draftQuestion, loadDraft, saveDraft, wantedWords, type Draft } from './target';
-import { FillInto } from './FillInto';
+import { draftPlan, wantedWords, type Draft } from './target';
+import { useMeasuring, type FormulaView } from './useMeasuring';
 import { WeighOut } from './WeighOut';
-import { HowSure } from './HowSure';
-import { Why } from './Why';
 import './predictions.css';
-import { coolWords, plural, rangeWords } from './words';
+import { plural } from './words';
+import { Loaded } from '../../kit/Loaded';
+
+// The amounts come first; the pictures are loaded while they are read.
+const Forecast = lazy(async () => ({ default: (await import('./Forecast')).Forecast }));
 
 /** Measure: exact amounts for what is wanted in the bottle, how it goes, how long it keeps. */
 export function MeasurePage() {
   const { id = '' } = useParams();
   const formula = useFormula(id);
-  if (formula.isPending) return <Waiting />;
-  if (formula.isError) {
-    return (
-      <main className="page" id="main">
-        <Failed error={formula.error} again={() => formula.refetch()} />
-      </main>
-    );
-  }
-  return <Measure key={id} id={id} formula={formula.data} />;
+  return <Loaded of={formula}>{(data) => <Measure key={id} id={id} formula={data} />}</Loaded>;
 }
-
-type FormulaView = NonNullable<ReturnType<typeof useFormula>['data']>;
 
 function Measure({ id, formula }: { id: string; formula: FormulaView }) {
   const household = useHousehold();
@@ -46,30 +35,9 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
   const navigate = useNavigate();
   const client = useQueryClient();
   const plant = formula.ingredients.find((i) => i.plant);
-  const [params] = useSearchParams();
-  const [draft, setDraft] = useState<Draft>(() => {
-    const variant = params.get('variant');
-    return variant ? { ...loadDraft(id), variant } : loadDraft(id);
-  });
-  const shelf = useShelf();
-  const standing = useMemo(() => new Set(shelf.data?.bottles.map((b) => b.id) ?? []), [shelf.data]);
+  const { draft, change, p, asking, shelf, standing } = useMeasuring(id, formula);
   const [reason, setReason] = useState('');
   const [when, setWhen] = useState<When>({ kind: 'NOW', at: '' });
-  const change = (part: Partial<Draft>) => {
-    const next = { ...draft, ...part };
-    setDraft(next);
-    saveDraft(id, next);
-  };
-  // While something is dragged one question is on its way at a time, always the newest; what makes
-  // the ranges is asked for once it rests.
-  const [asked, setAsked] = useState(draft);
-  const prediction = usePrediction({
-    ...draftQuestion(id, asked, formula, standing),
-    ranges: false,
-  });
-  if (!prediction.isFetching && asked !== draft) setAsked(draft);
-  const [rested] = useDebouncedValue(asked, 350);
-  const ranged = usePrediction(draftQuestion(id, rested, formula, standing));
   const once = useOnce();
   const brew = useMutation({
     mutationFn: () => {
@@ -87,10 +55,8 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
       await navigate(`/brew/${run.id}`);
     },
   });
-  const problem = brew.error ?? prediction.error;
-  const atRest = rested === asked && ranged.data && !ranged.isPlaceholderData;
-  const p = atRest ? ranged.data : prediction.data;
-  const stale = Boolean(prediction.error);
+  const problem = brew.error ?? asking;
+  const stale = Boolean(asking);
   const heldBy = plant ? plural(plant.kind) : 'the plants';
   return (
     <main className="page" id="main">
@@ -122,120 +88,16 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
             onChange={(pours) => change({ pours })}
           />
           {p && (
-            <div className={stale ? 'stack stale' : 'stack'}>
-              <section aria-labelledby="account">
-                <h2 id="account" className="sr">
-                  The water account
-                </h2>
-                <WaterAccount
-                  water={p.water}
-                  bottledMl={p.bottledMl.value}
-                  heldBy={heldBy}
-                  wantedMl={
-                    draft.kind === 'VOLUME' && draft.unit === 'ml'
-                      ? Number(draft.ml) || undefined
-                      : undefined
-                  }
-                  onWanted={(ml) => change({ kind: 'VOLUME', ml, unit: 'ml' })}
-                />
-                <p className="soft small">
-                  {rangeWords(p)} Why so much{' '}
-                  <Why result="bottled" prediction={p}>
-                    in the bottle
-                  </Why>
-                  ,{' '}
-                  <Why result="held" prediction={p}>
-                    held
-                  </Why>
-                  ,{' '}
-                  <Why result="steam" prediction={p}>
-                    steam
-                  </Why>
-                  ,{' '}
-                  <Why result="cloth" prediction={p}>
-                    cloth
-                  </Why>
-                </p>
-                <HowSure prediction={p} format={format} />
-              </section>
-              {p.findings.map((f) => (
-                <p key={f.place + f.code} className="caution">
-                  <b>{f.what}</b> {f.why} {f.cure}
-                </p>
-              ))}
-              <section aria-labelledby="goes">
-                <h2 id="goes">How it goes</h2>
-                <BrewLine
-                  prediction={p}
-                  format={format}
-                  onMinutes={(step, minutes) =>
-                    change({ minutes: { ...draft.minutes, [step]: minutes } })
-                  }
-                />
-                <p className="soft small">
-                  In all {duration(p.totalMinutes)} <Why result="time" prediction={p} />{' '}
-                  {coolWords(p, format.celsius)}
-                </p>
-              </section>
-              <section aria-labelledby="keeps">
-                <div className="beside">
-                  <div>
-                    <h2 id="keeps">
-                      {p.keeping.useNow
-                        ? 'use it now, nothing keeps'
-                        : `keeps till ${format.day(p.keeping.lastDay)}`}
-                    </h2>
-                    <p className="soft small">
-                      {p.keeping.reasons[1]?.words} <Why result="keeps" prediction={p} />
-                    </p>
-                    <HangsOn keeping={p.keeping} format={format} />
-                    {p.mayCountAs.length > 0 && (
-                      <p className="caution">
-                        Within what is not known it may also count as {p.mayCountAs.join(', or ')}.
-                      </p>
-                    )}
-                  </div>
-                  <KeepingBand
-                    keeping={p.keeping}
-                    bottledAt={Date.parse(p.bottledAt)}
-                    format={format}
-                  />
-                </div>
-                <Checkbox
-                  size="md"
-                  label="Worked clean: sterilised bottle, strained fine, fridge at 5 °C"
-                  checked={draft.clean}
-                  onChange={(e) => change({ clean: e.currentTarget.checked })}
-                />
-                <details>
-                  <summary>Why this day</summary>
-                  {p.keeping.reasons.map((r) => (
-                    <p key={r.words} className="reason">
-                      {r.words}
-                      {r.source && <span className="soft">{r.source}</span>}
-                    </p>
-                  ))}
-                </details>
-              </section>
-              {p.ways.length === 0 && <FillInto filling={p.filling} />}
-              {p.ways.length > 0 && (
-                <section aria-labelledby="ways">
-                  <h2 id="ways">Then it is divided</h2>
-                  <ul className="lines">
-                    {p.ways.map((w) => (
-                      <li key={w.name} className="figure-line">
-                        <span className="strong">{w.name}</span>
-                        <span>{format.ml(w.prediction.bottledMl.value)}</span>
-                        <span className="soft small">
-                          keeps till {format.day(w.prediction.keeping.lastDay)}
-                          {w.prediction.thickness && ` · ${w.prediction.thickness.words}`}
-                        </span>
-                      </li>
-                    ))}
-                  </ul>
-                </section>
-              )}
-            </div>
+            <Suspense fallback={<Waiting />}>
+              <Forecast
+                prediction={p}
+                stale={stale}
+                draft={draft}
+                heldBy={heldBy}
+                format={format}
+                onChange={change}
+              />
+            </Suspense>
           )}
         </div>
         <aside>
@@ -246,24 +108,7 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
               stale={stale}
             />
           )}
-          <details className="shop">
-            <summary>Against a shop price</summary>
-            <div className="row end">
-              <NumberInput
-                label="Price"
-                w={100}
-                decimalScale={2}
-                value={draft.shopPrice}
-                onChange={(shopPrice) => change({ shopPrice })}
-              />
-              <NumberInput
-                label="For, mL"
-                w={100}
-                value={draft.shopMl}
-                onChange={(shopMl) => change({ shopMl })}
-              />
-            </div>
-          </details>
+          <ShopPrice draft={draft} onChange={change} />
           {p && (
             <Deliberate prediction={p} reason={reason} error={brew.error} onChange={setReason} />
           )}
@@ -285,5 +130,34 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
         </aside>
       </div>
     </main>
+  );
+}
+
+function ShopPrice({
+  draft,
+  onChange,
+}: {
+  draft: Draft;
+  onChange: (part: Partial<Draft>) => void;
+}) {
+  return (
+    <details className="shop">
+      <summary>Against a shop price</summary>
+      <div className="row end">
+        <NumberInput
+          label="Price"
+          w={100}
+          decimalScale={2}
+          value={draft.shopPrice}
+          onChange={(shopPrice) => onChange({ shopPrice })}
+        />
+        <NumberInput
+          label="For, mL"
+          w={100}
+          value={draft.shopMl}
+          onChange={(shopMl) => onChange({ shopMl })}
+        />
+      </div>
+    </details>
   );
 }

@@ -1,4 +1,4 @@
-import { Button, Checkbox, NumberInput, Select } from '@mantine/core';
+import { Button, Checkbox, NumberInput } from '@mantine/core';
 import { useState } from 'react';
 import type { FormulaView, Prediction } from '../../api/client';
 import { said } from '../../kit/fields';
@@ -8,6 +8,7 @@ import { Dial } from './Dial';
 import { asItStands, type Draft, type Likeness } from './target';
 import './predictions.css';
 import { options, WORDS } from '../../kit/words';
+import { Choice } from '../../kit/Choice';
 
 interface Props {
   view: FormulaView;
@@ -85,7 +86,7 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
       )}
       <div className="row end">
         {view.variants.length > 0 && (
-          <Select
+          <Choice
             className="field-s"
             label="Variant"
             value={draft.variant}
@@ -97,7 +98,7 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
           />
         )}
         {view.schools.map((s) => (
-          <Select
+          <Choice
             className="field"
             key={s.id}
             label={s.question}
@@ -120,7 +121,7 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
         ))}
         {view.formula.steps.map((step, i) =>
           step.tool ? (
-            <Select
+            <Choice
               className="field-s"
               key={i}
               label={`Step ${i + 1}: strain through`}
@@ -167,7 +168,7 @@ function Choices({ view, draft, prediction, error, onChange }: Props) {
         )}
       </div>
       <div className="row end above">
-        <Select
+        <Choice
           label="Make it"
           w={190}
           value={draft.likeness}

@@ -1,7 +1,7 @@
-import { Select } from '@mantine/core';
 import type { BottleLine, Formula } from '../../api/client';
 import { said } from '../../kit/fields';
 import type { Format } from '../../kit/format';
+import { Choice } from '../../kit/Choice';
 
 interface Props {
   formula: Formula;
@@ -26,13 +26,12 @@ export function Pours({ formula, bottles, pours, error, format, onChange }: Prop
         );
         const standing = usable.some((b) => b.id === pours[brew.material]);
         return (
-          <Select
+          <Choice
             className="field"
             key={brew.key}
             label="Poured from"
             description="Taken from that bottle; its age goes with it."
             placeholder="made fresh beforehand"
-            clearable
             data={usable.map((b) => ({
               value: b.id,
               label: `${b.name}, ${Math.round(b.leftMl)} mL, till ${format.day(b.lastDay)}`,

@@ -1,8 +1,9 @@
-import { NumberInput, Select } from '@mantine/core';
+import { NumberInput } from '@mantine/core';
 import { said } from '../../kit/fields';
 import { capital, options, WORDS } from '../../kit/words';
 import { Dial } from './Dial';
 import { UNITS, type Draft } from './target';
+import { Choice } from '../../kit/Choice';
 
 interface Props {
   draft: Draft;
@@ -28,7 +29,7 @@ export function TargetForm({ draft, plant, error, onChange }: Props) {
   );
   return (
     <div className="row end">
-      <Select
+      <Choice
         label="Measure by"
         w={190}
         value={draft.kind}
@@ -57,7 +58,7 @@ export function TargetForm({ draft, plant, error, onChange }: Props) {
             onChange={(ml) => onChange({ ml })}
             error={said(error, 'target.amount.value', 'target.amount.unit')}
           />
-          <Select
+          <Choice
             label="Measure"
             w={130}
             data={UNITS}

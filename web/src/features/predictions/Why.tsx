@@ -1,11 +1,11 @@
-import { Button, Modal } from '@mantine/core';
-import { useState } from 'react';
-import { Link } from 'react-router';
+import { Button } from '@mantine/core';
+import { lazy, Suspense, useState } from 'react';
 import type { Prediction } from '../../api/client';
 import { useHandbook } from '../../api/queries';
-import { figure } from '../../kit/format';
-import { figureWords } from '../handbook/figures';
 import './predictions.css';
+
+// Read only when somebody asks.
+const WhyPanel = lazy(async () => ({ default: (await import('./WhyPanel')).WhyPanel }));
 
 interface Props {
   /** Name of the result: bottled, held, steam, cloth, amount, time, strength, thickness, keeps, cost. */
@@ -15,26 +15,11 @@ interface Props {
   children?: string;
 }
 
-const UNIT: Record<string, string> = {
-  bottled: 'mL',
-  held: 'g',
-  steam: 'g',
-  cloth: 'g',
-  time: 'min',
-  strength: '%',
-  alcohol: '% vol',
-  thickness: 'mPa·s',
-  keeps: 'h',
-};
-
-/** Opens the reasons behind a figure: equation in words, what moves it, ranges and sources. */
+/** Opens the reasons behind a figure. */
 export function Why({ result, prediction, children }: Props) {
   const [open, setOpen] = useState(false);
   const handbook = useHandbook();
-  const told = handbook.data?.explained.find((e) => e.result === result);
-  const moves = prediction.influences.filter((i) => i.result === result);
-  const unit = UNIT[result] ?? '';
-  const title = told?.title ?? 'Why';
+  const title = handbook.data?.explained.find((e) => e.result === result)?.title ?? 'Why';
   return (
     <>
       <Button
@@ -47,38 +32,9 @@ export function Why({ result, prediction, children }: Props) {
         {children ?? 'why?'}
       </Button>
       {open && (
-        <Modal.Root opened onClose={() => setOpen(false)} size="lg">
-          <Modal.Overlay />
-          <Modal.Content aria-label={title}>
-            <Modal.Body>
-              <div className="stack">
-                <div className="beside-end">
-                  <h2>{title}</h2>
-                  <Button variant="subtle" onClick={() => setOpen(false)}>
-                    Close
-                  </Button>
-                </div>
-                <p>{told?.words}</p>
-                {told?.source && <p className="soft small">{told.source}</p>}
-                {moves.length > 0 && <h3>What moves it most</h3>}
-                <ul className="lines">
-                  {moves.map((m) => (
-                    <li key={m.what}>
-                      <b>{m.what}</b>
-                      <p className="small">{figureWords(m.figure)}</p>
-                      <p className="soft small">
-                        From its low to its high: {figure(m.atLow)} to {figure(m.atHigh)} {unit}
-                      </p>
-                    </li>
-                  ))}
-                </ul>
-                <p>
-                  <Link to={`/learn?find=${encodeURIComponent(title)}`}>In the handbook</Link>
-                </p>
-              </div>
-            </Modal.Body>
-          </Modal.Content>
-        </Modal.Root>
+        <Suspense>
+          <WhyPanel result={result} prediction={prediction} onClose={() => setOpen(false)} />
+        </Suspense>
       )}
     </>
   );

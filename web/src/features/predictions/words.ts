@@ -1,5 +1,5 @@
 import { duration } from '../../kit/format';
-import { mainStep } from '../../signature';
+import { mainStep } from '../../signature/brewFrame';
 import type { Prediction } from '../../api/client';
 
 /** What holds the water back, by the kind of plant. */

@@ -7,35 +7,29 @@ import { useBottle } from '../../api/queries';
 import { useFormat, type Format } from '../../kit/format';
 import { AgainstWarning } from '../../kit/AgainstWarning';
 import { HangsOn } from '../../kit/HangsOn';
-import { done, Failed, tell, Waiting } from '../../kit/states';
-import { BottlePicture, KeepingBand } from '../../signature';
+import { done, tell } from '../../kit/states';
+import { BottlePicture } from '../../signature/BottlePicture';
+import { KeepingBand } from '../../signature/KeepingBand';
 import { Happen } from './Happen';
 import { TakeSome } from './TakeSome';
 import { happened, tagWords } from './words';
 import './shelf.css';
 import { capital, WORDS } from '../../kit/words';
+import { Loaded } from '../../kit/Loaded';
+import { Reasons } from '../../kit/Reasons';
 
 /** A bottle: how long, why, what happened to it. */
 export function BottlePage() {
   const { id = '' } = useParams();
   const bottle = useBottle(id);
   const format = useFormat();
-  if (bottle.isPending) return <Waiting />;
-  if (bottle.isError) {
-    return (
-      <main className="page" id="main">
-        <Failed error={bottle.error} again={() => bottle.refetch()} />
-      </main>
-    );
-  }
-  return <Bottle key={id} view={bottle.data} format={format} />;
+  return <Loaded of={bottle}>{(data) => <Bottle key={id} view={data} format={format} />}</Loaded>;
 }
 
 function Bottle({ view, format }: { view: BottleView; format: Format }) {
-  const { bottle, keeping } = view;
+  const { bottle } = view;
   const client = useQueryClient();
   const [leaving, setLeaving] = useState(bottle.freshness === 'OVER');
-  const [note, setNote] = useState('');
   const path = { params: { path: { id: bottle.id } } };
   const put = async (next: BottleView, words?: string) => {
     client.setQueryData(keys.bottle(bottle.id), next);
@@ -51,7 +45,7 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
     onError: tell,
   });
   const discard = useMutation({
-    mutationFn: (reason: DiscardReason) =>
+    mutationFn: ({ reason, note }: { reason: DiscardReason; note: string }) =>
       ask(
         api.POST('/api/bottles/{id}/discard', {
           ...path,
@@ -76,44 +70,7 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
       <div className="run">
         <div className="stack">
           <h1>{bottle.name}</h1>
-          <div className="row end">
-            <BottlePicture
-              container={bottle.container}
-              fill={bottle.leftMl / bottle.sizeMl}
-              tint={bottle.tint}
-              sizeMl={bottle.sizeMl}
-              scale={1.4}
-            />
-            <div>
-              <span className={`tag ${standing ? bottle.freshness : ''}`}>
-                <b>
-                  {standing
-                    ? tagWords(bottle, format, view.today)
-                    : bottle.status === 'FINISHED'
-                      ? 'finished'
-                      : 'thrown away'}
-                </b>
-                {Math.round(bottle.leftMl)} mL left
-              </span>
-              <p className="soft small">
-                of {Math.round(bottle.filledMl)} mL, filled {format.moment(bottle.filledAt)}
-              </p>
-              {view.sterilisedAt && (
-                <p className="soft small">
-                  its container sterilised {format.moment(view.sterilisedAt)}
-                </p>
-              )}
-              <p className="small">
-                {capital(WORDS.places[bottle.place])}
-                {standing && (
-                  <>
-                    {' · '}
-                    <Link to={`/keep/labels?bottle=${bottle.id}`}>label</Link>
-                  </>
-                )}
-              </p>
-            </div>
-          </div>
+          <Head view={view} format={format} />
           {standing && (
             <div className="stack">
               <TakeSome view={view} onTaken={(next) => put(next, 'Taken')} />
@@ -130,27 +87,7 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
                 </Button>
               </div>
               {leaving && (
-                <div className="stack sheet">
-                  <h2>Why?</h2>
-                  <div className="row">
-                    {(Object.keys(WORDS.discardReasons) as DiscardReason[]).map((reason) => (
-                      <Button
-                        key={reason}
-                        variant="outline"
-                        color="madder"
-                        onClick={() => discard.mutate(reason)}
-                      >
-                        {WORDS.discardReasons[reason]}
-                      </Button>
-                    ))}
-                  </div>
-                  <TextInput
-                    label="A word on it, if you like"
-                    value={note}
-                    onChange={(e) => setNote(e.currentTarget.value)}
-                    maxLength={400}
-                  />
-                </div>
+                <ThrowAway onReason={(reason, note) => discard.mutate({ reason, note })} />
               )}
             </div>
           )}
@@ -167,63 +104,138 @@ function Bottle({ view, format }: { view: BottleView; format: Format }) {
             </div>
           )}
         </div>
-        <div className="stack wide">
-          <section>
-            <h2>
-              {bottle.useNow ? 'For use at once' : `Last day ${format.dayLong(bottle.lastDay)}`}
-              {bottle.marked && ' (marked)'}
-            </h2>
-            <KeepingBand
-              keeping={keeping}
-              bottledAt={Date.parse(bottle.filledAt)}
-              format={format}
-              now={standing ? Date.parse(view.now) : undefined}
-            />
-            <HangsOn keeping={keeping} format={format} />
-            <AgainstWarning override={view.override} />
-            {keeping.reasons.map((r) => (
-              <p key={r.words} className="reason">
-                {r.words}
-                {r.source && <span className="soft">{r.source}</span>}
-              </p>
-            ))}
-            <p className="caution">
-              Throw it away whatever the day says at: {view.stops.join('; ').toLowerCase()}.
-            </p>
-          </section>
-          <section>
-            <h2>What is in it</h2>
-            <p>
-              {view.ingredients.join(', ')} ·{' '}
-              <Link to={`/brew/${bottle.batchId}`}>how it was brewed</Link>
-            </p>
-          </section>
-          <section>
-            <h2>What it is for</h2>
-            <p>Makers use it as {view.uses.join(', ')}.</p>
-            {view.cautions.map((words) => (
-              <p key={words} className="soft">
-                {words}
-              </p>
-            ))}
-          </section>
-          <section>
-            <h2>What happened to it</h2>
-            {view.happenings.length === 0 && <p className="soft">Nothing yet: it is full.</p>}
-            <ul className="lines">
-              {view.happenings.map((h, i) => (
-                <li key={i} className="spread">
-                  <span className={h.undone ? 'undone' : ''}>{happened(h)}</span>
-                  <span className="soft small">
-                    {h.undone ? 'taken back · ' : ''}
-                    {format.moment(h.at)}
-                  </span>
-                </li>
-              ))}
-            </ul>
-          </section>
-        </div>
+        <Told view={view} format={format} />
       </div>
     </main>
+  );
+}
+
+/** What it looks like, how much is left, and where it stands. */
+function Head({ view, format }: { view: BottleView; format: Format }) {
+  const { bottle } = view;
+  const standing = bottle.status === 'STANDING';
+  return (
+    <div className="row end">
+      <BottlePicture
+        container={bottle.container}
+        fill={bottle.leftMl / bottle.sizeMl}
+        tint={bottle.tint}
+        sizeMl={bottle.sizeMl}
+        scale={1.4}
+      />
+      <div>
+        <span className={`tag ${standing ? bottle.freshness : ''}`}>
+          <b>
+            {standing
+              ? tagWords(bottle, format, view.today)
+              : bottle.status === 'FINISHED'
+                ? 'finished'
+                : 'thrown away'}
+          </b>
+          {Math.round(bottle.leftMl)} mL left
+        </span>
+        <p className="soft small">
+          of {Math.round(bottle.filledMl)} mL, filled {format.moment(bottle.filledAt)}
+        </p>
+        {view.sterilisedAt && (
+          <p className="soft small">its container sterilised {format.moment(view.sterilisedAt)}</p>
+        )}
+        <p className="small">
+          {capital(WORDS.places[bottle.place])}
+          {standing && (
+            <>
+              {' · '}
+              <Link to={`/keep/labels?bottle=${bottle.id}`}>label</Link>
+            </>
+          )}
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function ThrowAway({ onReason }: { onReason: (reason: DiscardReason, note: string) => void }) {
+  const [note, setNote] = useState('');
+  return (
+    <div className="stack sheet">
+      <h2>Why?</h2>
+      <div className="row">
+        {(Object.keys(WORDS.discardReasons) as DiscardReason[]).map((reason) => (
+          <Button
+            key={reason}
+            variant="outline"
+            color="madder"
+            onClick={() => onReason(reason, note)}
+          >
+            {WORDS.discardReasons[reason]}
+          </Button>
+        ))}
+      </div>
+      <TextInput
+        label="A word on it, if you like"
+        value={note}
+        onChange={(e) => setNote(e.currentTarget.value)}
+        maxLength={400}
+      />
+    </div>
+  );
+}
+
+/** How long it keeps and why, what it is, and what happened to it. */
+function Told({ view, format }: { view: BottleView; format: Format }) {
+  const { bottle, keeping } = view;
+  const standing = bottle.status === 'STANDING';
+  return (
+    <div className="stack wide">
+      <section>
+        <h2>
+          {bottle.useNow ? 'For use at once' : `Last day ${format.dayLong(bottle.lastDay)}`}
+          {bottle.marked && ' (marked)'}
+        </h2>
+        <KeepingBand
+          keeping={keeping}
+          bottledAt={Date.parse(bottle.filledAt)}
+          format={format}
+          now={standing ? Date.parse(view.now) : undefined}
+        />
+        <HangsOn keeping={keeping} format={format} />
+        <AgainstWarning override={view.override} />
+        <Reasons of={keeping.reasons} />
+        <p className="caution">
+          Throw it away whatever the day says at: {view.stops.join('; ').toLowerCase()}.
+        </p>
+      </section>
+      <section>
+        <h2>What is in it</h2>
+        <p>
+          {view.ingredients.join(', ')} ·{' '}
+          <Link to={`/brew/${bottle.batchId}`}>how it was brewed</Link>
+        </p>
+      </section>
+      <section>
+        <h2>What it is for</h2>
+        <p>Makers use it as {view.uses.join(', ')}.</p>
+        {view.cautions.map((words) => (
+          <p key={words} className="soft">
+            {words}
+          </p>
+        ))}
+      </section>
+      <section>
+        <h2>What happened to it</h2>
+        {view.happenings.length === 0 && <p className="soft">Nothing yet: it is full.</p>}
+        <ul className="lines">
+          {view.happenings.map((h, i) => (
+            <li key={i} className="spread">
+              <span className={h.undone ? 'undone' : ''}>{happened(h)}</span>
+              <span className="soft small">
+                {h.undone ? 'taken back · ' : ''}
+                {format.moment(h.at)}
+              </span>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
   );
 }

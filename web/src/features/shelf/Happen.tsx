@@ -1,11 +1,14 @@
-import { Button, Checkbox, NumberInput, Select } from '@mantine/core';
+import { Button, Checkbox, NumberInput } from '@mantine/core';
 import { useState } from 'react';
 import type { BottleEvent, BottleLine, BottleView } from '../../api/client';
 import { useShelf, useWhatIf } from '../../api/queries';
-import { said, saidElse } from '../../kit/fields';
+import { said } from '../../kit/fields';
 import { duration, type Format } from '../../kit/format';
 import { useBottleChange } from './useBottleChange';
 import { capital, WORDS } from '../../kit/words';
+import { Choice } from '../../kit/Choice';
+import { Reasons } from '../../kit/Reasons';
+import { Trouble } from '../../kit/Trouble';
 
 type What = BottleEvent['what'];
 
@@ -130,7 +133,7 @@ function Asked({ event, view, others, format, error, busy, onChange, onDo }: Ask
       {(event.what === 'POUR' || event.what === 'FREEZE_PORTIONS') && (
         <div className="row end">
           {event.what === 'POUR' && (
-            <Select
+            <Choice
               className="field"
               label="Into"
               data={others.map((b) => ({
@@ -138,7 +141,7 @@ function Asked({ event, view, others, format, error, busy, onChange, onDo }: Ask
                 label: `${b.name} ${b.number}, ${Math.round(b.leftMl)} of ${Math.round(b.sizeMl)} mL`,
               }))}
               value={event.into ?? null}
-              onChange={(into) => set({ into: into ?? undefined })}
+              onChange={(into) => set({ into: into || undefined })}
               error={said(wrong, 'into')}
             />
           )}
@@ -162,7 +165,7 @@ function Asked({ event, view, others, format, error, busy, onChange, onDo }: Ask
       )}
       {event.what === 'SCHOOL' && (
         <>
-          <Select
+          <Choice
             label="School"
             data={view.keptBy.schools.map((s) => ({
               value: s,
@@ -170,7 +173,6 @@ function Asked({ event, view, others, format, error, busy, onChange, onDo }: Ask
             }))}
             value={event.school ?? null}
             onChange={(s) => set({ school: s as BottleEvent['school'] })}
-            allowDeselect={false}
           />
           <Checkbox
             size="md"
@@ -208,20 +210,11 @@ function Asked({ event, view, others, format, error, busy, onChange, onDo }: Ask
       {after && (
         <details>
           <summary>Why</summary>
-          {after.reasons.map((r) => (
-            <p key={r.words} className="reason">
-              {r.words}
-              {r.source && <span className="soft">{r.source}</span>}
-            </p>
-          ))}
+          <Reasons of={after.reasons} />
         </details>
       )}
       {said(wrong, 'place') && <p className="trouble">{said(wrong, 'place')}</p>}
-      {saidElse(wrong, fields) && (
-        <p className="trouble" role="alert">
-          {saidElse(wrong, fields)}
-        </p>
-      )}
+      <Trouble error={wrong} fields={fields} />
       <div>
         <Button
           className="touch"

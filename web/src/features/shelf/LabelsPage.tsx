@@ -1,13 +1,15 @@
-import { Button, Checkbox, NumberInput, Select, TextInput } from '@mantine/core';
+import { Button, Checkbox, NumberInput, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, ask, keys, type LabelFormat } from '../../api/client';
 import { useFeed, useShelf } from '../../api/queries';
-import { said, saidElse } from '../../kit/fields';
+import { said } from '../../kit/fields';
 import { useFormat } from '../../kit/format';
 import { Failed, Empty, tell, Waiting } from '../../kit/states';
 import { options, WORDS } from '../../kit/words';
+import { Choice } from '../../kit/Choice';
+import { Trouble } from '../../kit/Trouble';
 
 /** Labels for bottles, and the calendar that goes with them. */
 export function LabelsPage() {
@@ -95,7 +97,7 @@ export function LabelsPage() {
             ))}
           </ul>
           <div className="row end">
-            <Select
+            <Choice
               label="Sheet"
               data={options(WORDS.labelFormats)}
               value={sheet}
@@ -103,7 +105,6 @@ export function LabelsPage() {
                 setSheet((s as LabelFormat | null) ?? 'A4_21');
                 localStorage.setItem('dremsa-labels', s ?? 'A4_21');
               }}
-              allowDeselect={false}
               w={260}
             />
             <NumberInput
@@ -123,11 +124,7 @@ export function LabelsPage() {
               />
             )}
           </div>
-          {saidElse(print.error, ['skip', 'name']) && (
-            <p className="trouble" role="alert">
-              {saidElse(print.error, ['skip', 'name'])}
-            </p>
-          )}
+          <Trouble error={print.error} fields={['skip', 'name']} />
           <div>
             <Button
               className="touch"

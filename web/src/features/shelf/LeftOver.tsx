@@ -4,10 +4,11 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, keys, type LeftoverLine } from '../../api/client';
 import { useLeftovers } from '../../api/queries';
-import { said, saidElse } from '../../kit/fields';
+import { said } from '../../kit/fields';
 import { figure, useFormat } from '../../kit/format';
 import { done } from '../../kit/states';
 import './shelf.css';
+import { Trouble } from '../../kit/Trouble';
 
 type Outcome = 'USED' | 'DRIED' | 'COMPOSTED';
 
@@ -101,11 +102,7 @@ function Bowl({ line }: { line: LeftoverLine }) {
           About {figure(line.wetGrams)} g wet, from{' '}
           <Link to={`/brew/${line.batchId}`}>{line.code}</Link>. {line.why}
         </p>
-        {saidElse(end.error ?? undo.error, ['driedGrams']) && (
-          <p className="trouble" role="alert">
-            {saidElse(end.error ?? undo.error, ['driedGrams'])}
-          </p>
-        )}
+        <Trouble error={end.error ?? undo.error} fields={['driedGrams']} />
       </div>
       {weighing ? (
         <>

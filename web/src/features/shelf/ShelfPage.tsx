@@ -5,7 +5,7 @@ import type { BottleLine, RunLine } from '../../api/client';
 import { useFormat } from '../../kit/format';
 import { useRunning, useShelf } from '../../api/queries';
 import { Empty, Failed, Waiting } from '../../kit/states';
-import { BottlePicture } from '../../signature';
+import { BottlePicture } from '../../signature/BottlePicture';
 import { found, type Which } from './finding';
 import { LeftOver, LeftOverLine } from './LeftOver';
 import { tagWords } from './words';

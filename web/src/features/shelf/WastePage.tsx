@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { useWaste } from '../../api/queries';
 import { figure } from '../../kit/format';
 import { Empty, Failed, Waiting } from '../../kit/states';
-import { Patterns } from '../../signature';
+import { Patterns } from '../../signature/Patterns';
 import { WORDS } from '../../kit/words';
 
 const litres = (ml: number) => (ml >= 1000 ? `${figure(ml / 1000)} L` : `${Math.round(ml)} mL`);

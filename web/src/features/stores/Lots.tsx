@@ -2,11 +2,12 @@ import { Button, NumberInput, TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, keys, type LotLine, type StoreLine } from '../../api/client';
-import { said, saidElse } from '../../kit/fields';
+import { said } from '../../kit/fields';
 import { figure, useFormat } from '../../kit/format';
 import { done, tell } from '../../kit/states';
 import { useStoresChange } from './useStoresChange';
 import './stores.css';
+import { Trouble } from '../../kit/Trouble';
 
 /** A material on hand, with its lots. */
 export function MaterialLine({ line }: { line: StoreLine }) {
@@ -168,11 +169,7 @@ function Lot({ lot, line }: { lot: LotLine; line: StoreLine }) {
         )}
       </div>
       <PutRight key={lot.version} lot={lot} />
-      {saidElse(error, ['amount.value', 'fresh.value', 'dried.value']) && (
-        <p className="trouble" role="alert">
-          {saidElse(error, ['amount.value', 'fresh.value', 'dried.value'])}
-        </p>
-      )}
+      <Trouble error={error} fields={['amount.value', 'fresh.value', 'dried.value']} />
     </div>
   );
 }
@@ -242,11 +239,7 @@ function PutRight({ lot }: { lot: LotLine }) {
           Keep that
         </Button>
       </div>
-      {saidElse(put.error, fields) && (
-        <p className="trouble" role="alert">
-          {saidElse(put.error, fields)}
-        </p>
-      )}
+      <Trouble error={put.error} fields={fields} />
     </details>
   );
 }

@@ -1,11 +1,14 @@
-import { Button, NumberInput, Select, TextInput } from '@mantine/core';
+import { Button, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { api, ask } from '../../api/client';
 import { useMaterials, useStores } from '../../api/queries';
 import { useOnce } from '../../api/useOnce';
-import { said, saidElse } from '../../kit/fields';
+import { said } from '../../kit/fields';
 import { options, WORDS } from '../../kit/words';
 import { useStoresChange } from './useStoresChange';
+import { Choice } from '../../kit/Choice';
+import { Seek } from '../../kit/Seek';
+import { Trouble } from '../../kit/Trouble';
 
 const UNITS = [
   { value: 'g', label: 'g' },
@@ -54,10 +57,9 @@ export function NewLot({ onDone }: { onDone: () => void }) {
     >
       <h2>Put into the stores</h2>
       <div className="row end">
-        <Select
+        <Seek
           className="field"
           label="What"
-          searchable
           placeholder="herb, seed, oil, …"
           data={(materials.data ?? [])
             .filter((m) => m.kind !== 'WATER')
@@ -66,7 +68,7 @@ export function NewLot({ onDone }: { onDone: () => void }) {
           onChange={setMaterial}
           error={said(add.error, 'material')}
         />
-        <Select
+        <Choice
           label="How"
           w={140}
           data={options(WORDS.got)}
@@ -80,7 +82,7 @@ export function NewLot({ onDone }: { onDone: () => void }) {
           onChange={setAmount}
           error={said(add.error, 'amount.value')}
         />
-        <Select label="Measure" w={90} data={UNITS} value={unit} onChange={(u) => setUnit(u!)} />
+        <Choice label="Measure" w={90} data={UNITS} value={unit} onChange={(u) => setUnit(u!)} />
         <TextInput
           label="When"
           type="date"
@@ -109,11 +111,7 @@ export function NewLot({ onDone }: { onDone: () => void }) {
           error={said(add.error, 'note')}
         />
       </div>
-      {saidElse(add.error, fields) && (
-        <p className="trouble" role="alert">
-          {saidElse(add.error, fields)}
-        </p>
-      )}
+      <Trouble error={add.error} fields={fields} />
       <div>
         <Button type="submit" loading={add.isPending}>
           Put it in

@@ -19,6 +19,7 @@ import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** Headless Chromium with the words of a person: see, tap, type. */
@@ -153,23 +154,23 @@ final class Browser implements AutoCloseable {
     return driver.findElement(by);
   }
 
-  /** Chooses from the list behind the field with this label. */
+  /** Chooses from the list of the field with this label, or types a name of its list. */
   void choose(String label, String option) {
     WebElement field = field(label);
     driver.executeScript("arguments[0].scrollIntoView({block:'center'})", field);
-    field.click();
-    By by = By.xpath("//*[@role='option'][normalize-space(.)=\"" + option + "\"]");
+    boolean typed = field.getTagName().equals("input");
+    By offered =
+        typed
+            ? By.cssSelector("datalist option[value=\"" + option + "\"]")
+            : By.xpath(".//option[normalize-space(.)=\"" + option + "\"]");
     until(
-        "choose '" + option + "'",
-        () -> {
-          for (WebElement found : driver.findElements(by)) {
-            if (found.isDisplayed()) {
-              driver.executeScript("arguments[0].click()", found);
-              return true;
-            }
-          }
-          return false;
-        });
+        "offer '" + option + "'",
+        () -> !(typed ? driver.findElements(offered) : field.findElements(offered)).isEmpty());
+    if (typed) {
+      field.sendKeys(Keys.chord(Keys.CONTROL, "a"), option, Keys.TAB);
+    } else {
+      new Select(field).selectByVisibleText(option);
+    }
   }
 
   /** Presses keys on whatever has the focus. */
