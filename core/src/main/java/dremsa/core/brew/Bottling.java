@@ -39,7 +39,7 @@ final class Bottling {
   /** Of each plant put in, in the order of putting in. */
   List<Strength> strengths(Brew brew, double millilitres) {
     List<Strength> strengths = new ArrayList<>();
-    for (Pot.PlantIn plant : pot.plants) {
+    for (PlantIn plant : pot.plants) {
       strengths.add(
           new Strength(
               brew.formula().ingredients().get(plant.ingredient).key(),

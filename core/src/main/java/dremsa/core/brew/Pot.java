@@ -42,22 +42,8 @@ final class Pot {
   /** Minutes of extraction, reckoned at 80 °C in water. */
   double extractionMinutes;
 
-  /** Acids and bases put in, reckoned to all that was ever here: by the share that is left. */
-  private Sourness sour = Sourness.NONE;
-
-  /** Its pH was read, and nothing that could move it has come since. */
-  private boolean phRead;
-
-  /** Fermentation, in hours as at 22 °C. */
-  private double sourHours;
-
-  private double fermentedMinute = Double.NaN;
-
-  /** Its own ferment has, or has not, surely come to what sour food is. */
-  private boolean soured;
-
-  /** Something was poured in since it fermented: what is sour now may be that. */
-  private boolean pouredSince;
+  /** Its acids, and what has become of its starch. */
+  private final PotAcids acids = new PotAcids();
 
   double boiledMinutes;
   boolean pouredHot;
@@ -97,57 +83,10 @@ final class Pot {
     this.celsius = k.climate.roomC();
   }
 
-  /** A plant that is or was in the pot. */
-  static final class PlantIn {
-    final int ingredient;
-    final Material material;
-    double grams;
-    final double addedAt;
-    boolean strained;
-    double strainedAt;
-
-    /** Share of its dissolved gum that ran off with the liquid. */
-    double gumShare = 1;
-
-    /** Water of a fresh plant that came into the liquid, g. */
-    double released;
-
-    /** Of that, what liquid took the place of in the plant. */
-    double exchanged;
-
-    private final double waterShare;
-
-    private final double fast;
-    private final double slow;
-    private final double gumYield;
-    private final double gumRoot;
-
-    /** What a gram of it does to the pH. */
-    private final Sourness sour;
-
-    PlantIn(int ingredient, Material material, double grams, double addedAt, Constants k) {
-      this.ingredient = ingredient;
-      this.material = material;
-      this.grams = grams;
-      this.addedAt = addedAt;
-      this.waterShare = material.kind().isFresh() ? material.value(Property.WATER_SHARE, 0.85) : 0;
-      this.sour = AcidOf.gram(material);
-      this.fast = material.value(Property.FAST_SHARE, 0.3);
-      this.slow = material.value(Property.SLOW_RATE, 0.01);
-      this.gumYield = material.value(Property.GUM_YIELD, 0);
-      this.gumRoot = gumYield == 0 ? 0 : k.gumRoot(material.value(Property.GUM_POWER, 0));
-    }
-
-    /** Water that it came with, g; none for a dried one. */
-    double water() {
-      return grams * waterShare;
-    }
-  }
-
-  /** Of a shop base, reckoned like {@link #sour}. */
+  /** Of a shop base, reckoned to all that was ever here. */
   private double shopBase;
 
-  /** Water of plant that came with a brew poured in, reckoned like {@link #sour}. */
+  /** Water of plant that came with a brew poured in, reckoned to all that was ever here. */
   private double pouredPlantWater;
 
   void add(int ingredient, Material material, double grams) {
@@ -195,17 +134,9 @@ final class Pot {
       }
     }
     poured += grams;
-    dissolve(material.kind() == MaterialKind.WATER ? k.tap : AcidOf.gram(material), grams);
+    acids.add(material.kind() == MaterialKind.WATER ? k.tap : AcidOf.gram(material), grams, left);
     if (Double.isNaN(firstWetMinute)) {
       firstWetMinute = minute;
-    }
-  }
-
-  private void dissolve(Sourness gram, double grams) {
-    if (gram != Sourness.NONE && grams > 0) {
-      sour = sour.plus(gram.times(grams / left));
-      phRead = false;
-      pouredSince = true;
     }
   }
 
@@ -217,9 +148,7 @@ final class Pot {
     oil += brew.oil();
     juice += brew.juice();
     other += brew.other() + brew.solids();
-    boolean first = sour == Sourness.NONE && plants.isEmpty();
-    dissolve(brew.sourness(), 1);
-    phRead = first && brew.sourness().read();
+    acids.pour(brew.sourness(), left, plants.isEmpty());
     ethanolSure += brew.ethanolSure();
     pouredPlantWater += brew.waterOfSolids() / left;
     if (brew.has(Contents.Trait.CONDITIONER_WHOLE)) {
@@ -258,7 +187,7 @@ final class Pot {
     double before = heatCapacity() * celsius;
     water += grams;
     poured += grams;
-    dissolve(k.tap, grams);
+    acids.add(k.tap, grams, left);
     celsius = (before + grams * k.waterHeat * atC) / heatCapacity();
   }
 
@@ -343,25 +272,14 @@ final class Pot {
     return 1 + strong * (k.spiritSolvent - 1);
   }
 
-  private double contact(PlantIn plant) {
-    return (plant.strained ? plant.strainedAt : extractionMinutes) - plant.addedAt;
-  }
-
-  /** Share of the plant's extractable matter that went over (two pools, first order in time). */
+  /** Share of the plant's extractable matter that went over. */
   double extracted(PlantIn plant) {
-    double contact = contact(plant);
-    return plant.fast * (1 - Math.exp(-k.fastRate * contact))
-        + (1 - plant.fast) * (1 - Math.exp(-plant.slow * contact));
+    return plant.extracted(extractionMinutes);
   }
 
   /** Gum of this plant in the liquid, g. */
   double gum(PlantIn plant) {
-    return plant.gumYield == 0
-        ? 0
-        : plant.gumYield
-            * plant.grams
-            * (1 - Math.exp(-k.gumRate * contact(plant)))
-            * plant.gumShare;
+    return plant.gum(extractionMinutes);
   }
 
   /**
@@ -373,8 +291,8 @@ final class Pot {
     if (liquid > 0) {
       root = 100 * pouredGumRoot / liquid;
       for (PlantIn plant : plants) {
-        if (plant.gumYield > 0) {
-          root += plant.gumRoot * 100 * gum(plant) / liquid;
+        if (plant.thickens()) {
+          root += plant.gumRoot() * 100 * gum(plant) / liquid;
         }
       }
     }
@@ -394,7 +312,7 @@ final class Pot {
   private double waterOfPlants() {
     double sum = pouredPlantWater * left;
     for (PlantIn plant : plants) {
-      sum += plant.strained ? 0 : plant.water() - plant.released;
+      sum += plant.waterLeft();
     }
     return sum;
   }
@@ -409,7 +327,7 @@ final class Pot {
     }
     double share = 1 - Math.exp(-minutes / k.exchangeMinutes);
     for (PlantIn plant : plants) {
-      double more = plant.strained ? 0 : (plant.water() - plant.released) * share;
+      double more = plant.waterLeft() * share;
       if (more > 0) {
         release(plant, more);
         plant.exchanged += more;
@@ -420,8 +338,7 @@ final class Pot {
   /** Water of a fresh plant comes into the liquid. */
   private void release(PlantIn plant, double grams) {
     double before = millilitres();
-    double unlucky = plant.material.figure(Property.WATER_SHARE).map(Figure::high).orElse(1.0);
-    double wetter = grams * Math.max(0, unlucky / Math.max(0.01, plant.waterShare) - 1);
+    double wetter = grams * (plant.unluckyWetness() - 1);
     plant.released += grams;
     water += grams;
     poured += grams;
@@ -430,8 +347,8 @@ final class Pot {
 
   /** Blended, a fresh plant gives all its water, as raw juice. */
   void blend(PlantIn plant) {
-    double more = plant.water() - plant.released;
-    if (plant.strained || more <= 0) {
+    double more = plant.waterLeft();
+    if (more <= 0) {
       return;
     }
     plant.released += more;
@@ -494,59 +411,45 @@ final class Pot {
 
   /** Acids and bases in the liquid, those that plants have given so far included. */
   private Sourness sourness() {
-    return sour.times(left).plus(ofPlants()).taken(phRead);
+    return acids.of(left, ofPlants());
   }
 
   private Sourness ofPlants() {
     Sourness sum = Sourness.NONE;
     for (PlantIn plant : plants) {
-      if (plant.sour != Sourness.NONE && plant.gumShare > 0) {
-        sum = sum.plus(plant.sour.times(plant.grams * extracted(plant) * plant.gumShare));
-      }
+      sum = sum.plus(plant.sourness(extractionMinutes));
     }
     return sum;
   }
 
+  private double litres() {
+    return (water + juice) / 1000;
+  }
+
   /** What was read replaces what was estimated, from here on. */
   void readPh(double ph) {
-    double litres = (water + juice) / 1000;
-    if (litres <= 0) {
-      return;
+    if (litres() > 0) {
+      acids.read(ph, litres(), left, ofPlants(), fermentable());
+      tellFerment();
     }
-    sour = sour.times(left).asRead(ph, litres, ofPlants()).times(1 / left);
-    phRead = true;
-    // Vinegar stirred in after an idle stand makes no ferment of it: a reading may then only deny.
-    boolean mayBe = sourHours > 0 && fermentable() && (soured || !pouredSince);
-    soured = mayBe && ph <= Sourness.Ph.ACID_FOOD;
-    told(soured);
   }
 
   /**
-   * Lets starch water sour. Only what has something to sour does; whether it has come far enough to
-   * count is judged at the unlucky end of the estimate, until a reading says so.
+   * Lets starch water sour. Only what has something to sour does.
    *
    * @param hours as at 22 °C
    */
   void ferment(double hours) {
-    sourHours += hours;
-    fermentedMinute = minute;
-    pouredSince = false;
-    double litres = (water + juice) / 1000;
-    if (!fermentable() || litres <= 0) {
-      return;
+    acids.stand(hours, minute);
+    if (fermentable() && litres() > 0) {
+      acids.sour(litres(), left, ofPlants(), k.kitchen);
+      tellFerment();
     }
-    Sourness.Ph to = Souring.ph(sourHours, k.kitchen);
-    Sourness plants = ofPlants();
-    Sourness all = sour.times(left).plus(plants).soured(to, litres);
-    sour = all.plus(plants.times(-1)).times(1 / left);
-    phRead = false;
-    soured = to.surelyAtMost(Sourness.Ph.ACID_FOOD);
-    told(soured);
   }
 
-  private void told(boolean fermented) {
-    if (sourHours > 0) {
-      if (fermented) {
+  private void tellFerment() {
+    if (acids.stood()) {
+      if (acids.soured()) {
         traits.add(Contents.Trait.FERMENTED);
       } else {
         traits.remove(Contents.Trait.FERMENTED);
@@ -561,7 +464,7 @@ final class Pot {
 
   /** When it had stood to ferment and surely done so; NaN when it has not. */
   double souredMinute() {
-    return soured ? fermentedMinute : Double.NaN;
+    return acids.souredMinute();
   }
 
   TracePoint moment() {

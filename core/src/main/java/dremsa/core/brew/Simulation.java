@@ -320,7 +320,7 @@ final class Simulation {
     double liquid = pot.liquid();
     double pull = 0;
     boolean powder = false;
-    for (Pot.PlantIn plant : pot.plants) {
+    for (PlantIn plant : pot.plants) {
       if (!plant.strained) {
         // What took the place of a fresh plant's own water stays in it.
         pull += hold(plant, step) * plant.grams + plant.exchanged;
@@ -347,7 +347,7 @@ final class Simulation {
     pot.strainedC = pot.celsius;
   }
 
-  private double hold(Pot.PlantIn plant, Strain step) {
+  private double hold(PlantIn plant, Strain step) {
     Material material = plant.material;
     double hold = material.value(Property.HOLD, 1);
     if (material.kind() == MaterialKind.GUM_SEED) {

@@ -10,14 +10,12 @@ import dremsa.core.check.Finding.Code;
 import dremsa.core.check.Finding.Severity;
 import dremsa.core.fill.Suiting;
 import dremsa.core.formula.Formula;
-import dremsa.core.formula.Proportion;
 import dremsa.core.formula.Purpose;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepKind;
 import dremsa.core.formula.StepWords;
 import dremsa.core.keep.Classifier;
 import dremsa.core.keep.KeepingClass;
-import dremsa.core.keep.Preservation;
 import dremsa.core.keep.School;
 import dremsa.core.keep.Spoilage;
 import dremsa.core.kitchen.StrainTool;
@@ -42,14 +40,12 @@ public final class SelfCheck {
   private final Brew brew;
   private final Formula formula;
   private final Prediction prediction;
-  private final Wearer wearer;
   private final School school;
   private final List<Finding> findings = new ArrayList<>();
 
-  private SelfCheck(Brew brew, Prediction prediction, Wearer wearer, School school) {
+  private SelfCheck(Brew brew, Prediction prediction, School school) {
     this.brew = brew;
     this.school = school;
-    this.wearer = wearer;
     this.formula = brew.formula();
     this.prediction = prediction;
   }
@@ -79,7 +75,7 @@ public final class SelfCheck {
    * @param school that it is kept by, which decides when a preservative counts
    */
   public static List<Finding> of(Brew brew, Prediction prediction, Wearer wearer, School school) {
-    SelfCheck check = new SelfCheck(brew, prediction, wearer, school);
+    SelfCheck check = new SelfCheck(brew, prediction, school);
     check.troubles();
     check.findings.addAll(StepOrder.of(brew));
     check.findings.addAll(Bulk.of(brew, prediction));
@@ -88,8 +84,8 @@ public final class SelfCheck {
     check.plants();
     check.wetOil();
     check.container();
-    check.limits();
-    check.preservatives();
+    check.findings.addAll(Limits.of(brew, prediction, wearer));
+    check.findings.addAll(Preserving.of(brew, prediction, school));
     check.acidity();
     check.lifeSpent();
     check.findings.sort((a, b) -> a.severity().compareTo(b.severity()));
@@ -296,151 +292,6 @@ public final class SelfCheck {
                       no.why(),
                       no.cure()));
     }
-  }
-
-  private void limits() {
-    double finished = Math.max(1e-9, prediction.finished().grams());
-    double essential = 0;
-    boolean rinsed = isRinsedSoon();
-    for (int i = 0; i < formula.ingredients().size(); i++) {
-      Material material = brew.materials().get(i);
-      Proportion proportion = formula.ingredients().get(i).proportion();
-      double percent =
-          proportion instanceof Proportion.PercentOfFinished typed
-              // What was asked for as a percent is that percent, whatever steam left.
-              ? typed.percent()
-              : 100
-                  * prediction.amounts().getOrDefault(formula.ingredients().get(i).key(), 0.0)
-                  / finished;
-      Property limited =
-          rinsed && material.figures().containsKey(Property.LIMIT_RINSE_OFF)
-              ? Property.LIMIT_RINSE_OFF
-              : Property.LIMIT_LEAVE_ON;
-      double limit = material.value(limited, Double.POSITIVE_INFINITY);
-      if (percent > limit * 1.001) {
-        add(
-            Code.OVER_LIMIT,
-            Severity.ERROR,
-            ingredient(i),
-            Said.of("%s makes %.2f %%, over %.2f %%.", material.name(), percent, limit),
-            material.figures().get(limited).source(),
-            "Take less, or brew more around it.");
-      }
-      if (material.kind() == MaterialKind.ESSENTIAL_OIL) {
-        essential += percent;
-        if (proportion instanceof Proportion.Parts) {
-          add(
-              Code.INFUSED_OR_ESSENTIAL,
-              Severity.WARNING,
-              ingredient(i),
-              material.name() + " is given by weight, like an infused oil.",
-              "An essential oil is used by the drop; the infused oil of the same plant by the spoon.",
-              "Say which is meant: give drops, or choose the infused oil.");
-        }
-      } else if (material.kind() == MaterialKind.INFUSED_OIL
-          && proportion instanceof Proportion.DropsPer100Ml) {
-        add(
-            Code.INFUSED_OR_ESSENTIAL,
-            Severity.WARNING,
-            ingredient(i),
-            material.name() + " is given in drops, like an essential oil.",
-            "Drops of an infused oil do next to nothing.",
-            "Say which is meant: give it by the spoon, or choose the essential oil.");
-      }
-    }
-    double most = wearer.essentialPercent();
-    if (essential > most) {
-      add(
-          Code.OVER_LIMIT,
-          Severity.ERROR,
-          "ingredients",
-          Said.of("Essential oils make %.2f %% together.", essential),
-          most == 0
-              ? Said.of("None at all for %s.", wearer.words())
-              : Said.of("Our house limit for %s is %.2g %% in all.", wearer.words(), most),
-          most == 0 ? "Leave them out." : "Take fewer drops.");
-    }
-    for (int i = 0; i < formula.ingredients().size(); i++) {
-      Material material = brew.materials().get(i);
-      if (wearer.mayNotHave(material)) {
-        add(
-            Code.NOT_FOR_THIS_PERSON,
-            Severity.ERROR,
-            ingredient(i),
-            material.name() + " is not for " + wearer.words() + ".",
-            "Menthol and cineole can stop a small child's breath; only gentle scents below 6.",
-            "Leave it out.");
-      }
-    }
-  }
-
-  /**
-   * Whether it is surely off the skin within minutes. Where nobody said what it is for, or where it
-   * is for several things, the stricter limits hold; so they do for what has no limit of its own
-   * for rinsing off.
-   */
-  private boolean isRinsedSoon() {
-    return !formula.purposes().isEmpty()
-        && formula.purposes().stream().allMatch(Purpose::rinsedSoon);
-  }
-
-  private void preservatives() {
-    List<Preservation> all = Preservation.in(prediction.contents(), school);
-    for (Preservation preservation : all) {
-      for (Preservation.Fault fault : preservation.faults()) {
-        boolean tooMuch = fault == Preservation.Fault.TOO_MUCH;
-        add(
-            Code.PRESERVATIVE_NOT_WORKING,
-            Severity.WARNING,
-            "ingredients",
-            preservation.material().name()
-                + (tooMuch ? ": " : " does not work here: ")
-                + words(fault)
-                + ".",
-            tooMuch
-                ? "It keeps no longer for it, and irritates sooner."
-                : "The brew then keeps only as long as without it.",
-            cure(fault));
-      }
-    }
-    boolean watery = prediction.finished().waterShare() > 0.3;
-    // Strong vinegar keeps by its acid: there it would be wrong to say that it does not.
-    if (all.isEmpty() && watery && keptAs() != KeepingClass.VINEGAR) {
-      for (int i = 0; i < formula.ingredients().size(); i++) {
-        MaterialKind kind = brew.materials().get(i).kind();
-        if (kind == MaterialKind.ESSENTIAL_OIL || kind == MaterialKind.ACID) {
-          add(
-              Code.NOT_A_PRESERVATIVE,
-              Severity.NOTE,
-              ingredient(i),
-              brew.materials().get(i).name() + " does not preserve.",
-              "Scents, vitamins and sour juices do not stop mould and bacteria at these amounts.",
-              "Go by the date on the bottle.");
-        }
-      }
-    }
-  }
-
-  private static String words(Preservation.Fault fault) {
-    return switch (fault) {
-      case TOO_LITTLE -> "too little of it";
-      case TOO_MUCH -> "more than its range";
-      case WRONG_PH -> "not at this pH";
-      case UNSURE_PH -> "perhaps not at this pH, which is only estimated";
-      case PH_NOT_READ -> "the careful school wants its pH measured";
-      case TOO_HOT -> "stirred in too hot";
-      case PLANT_LEFT_IN -> "plant is left in";
-    };
-  }
-
-  private static String cure(Preservation.Fault fault) {
-    return switch (fault) {
-      case TOO_LITTLE, TOO_MUCH -> "Weigh its dose of the finished mass.";
-      case PH_NOT_READ, UNSURE_PH -> "Measure the pH when all is stirred in, and enter it.";
-      case WRONG_PH -> "Measure the pH and bring it into its range, or choose another.";
-      case TOO_HOT -> "Let the brew cool first.";
-      case PLANT_LEFT_IN -> "Strain fine.";
-    };
   }
 
   private void acidity() {
