@@ -22,6 +22,7 @@ import dremsa.core.kitchen.StrainTool;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Property;
+import dremsa.core.material.Virtue;
 import dremsa.core.measure.Said;
 import java.util.ArrayList;
 import java.util.List;
@@ -236,7 +237,7 @@ public final class SelfCheck {
           // Nothing to say of the others by themselves.
         }
       }
-      if (material.id().equals("linseed-ground")
+      if (Virtue.GROUND_SEED.of(material)
           && formula.steps().stream().anyMatch(s -> s.strainer().isPresent())) {
         add(
             Code.GROUND_SEED_IN_GEL,

@@ -2,7 +2,7 @@ package dremsa.core.check;
 
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
-import java.util.Set;
+import dremsa.core.material.Virtue;
 
 /** Whose hair a brew is for, as far as limits depend on it. */
 public enum Wearer {
@@ -10,10 +10,6 @@ public enum Wearer {
   CHILD_OVER_6("a child over 6", 0.5),
   CHILD_3_TO_6("a child of 3 to 6", 0.25),
   UNDER_3("a child under 3", 0);
-
-  private static final Set<String> GENTLE = Set.of("lavender-essential");
-  private static final Set<String> NOT_BELOW_SIX =
-      Set.of("peppermint-essential", "eucalyptus-essential");
 
   private final String words;
   private final double essentialPercent;
@@ -38,8 +34,9 @@ public enum Wearer {
     return switch (this) {
       case ADULT, CHILD_OVER_6 -> false;
       case CHILD_3_TO_6 ->
-          NOT_BELOW_SIX.contains(material.id())
-              || (material.kind() == MaterialKind.ESSENTIAL_OIL && !GENTLE.contains(material.id()));
+          Virtue.NOT_BELOW_SIX.of(material)
+              || (material.kind() == MaterialKind.ESSENTIAL_OIL
+                  && !Virtue.GENTLE_SCENT.of(material));
       case UNDER_3 -> material.kind() == MaterialKind.ESSENTIAL_OIL;
     };
   }

@@ -3,104 +3,36 @@ package dremsa.core.formula;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Materials;
+import dremsa.core.material.Virtue;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What hair or scalp asks for, and what makers use for it; common practice throughout. It says what
  * a brew is used for, not what it does.
  */
 public enum Need {
-  OILY_SCALP(
-      "oily scalp",
-      Set.of(
-          "sage",
-          "birch-leaf",
-          "nettle-leaf",
-          "nettle-powder",
-          "horsetail",
-          "green-tea",
-          "willow-bark",
-          "oak-bark",
-          "apple-vinegar",
-          "lemon-juice"),
-      "oily-scalp"),
-  FLAKES(
-      "flakes",
-      Set.of(
-          "burdock-root",
-          "thyme",
-          "rosemary",
-          "rosemary-fresh",
-          "nettle-leaf",
-          "willow-bark",
-          "tea-tree-essential",
-          "amla-juice",
-          "fenugreek",
-          "fenugreek-powder"),
-      "flakes"),
-  DRY_LENGTHS(
-      "dry lengths",
-      Set.of(
-          "marshmallow-root",
-          "mallow-leaf",
-          "oats",
-          "aloe-leaf",
-          "aloe-juice",
-          "glycerin",
-          "panthenol",
-          "conditioner-base",
-          "jojoba-oil",
-          "almond-oil",
-          "olive-oil",
-          "avocado-oil",
-          "sunflower-oil",
-          "coconut-oil",
-          "argan-oil",
-          "shea-butter"),
-      "dry-ends"),
-  HOLD("curls that want hold", Set.of(), ""),
-  TANGLES(
-      "tangles",
-      Set.of(
-          "marshmallow-root",
-          "mallow-leaf",
-          "slippery-bark",
-          "okra",
-          "linseed",
-          "conditioner-base"),
-      ""),
-  LIGHT_HAIR("light hair that must not stain", Set.of(), "half-strength"),
-  NO_SCENT("no scent", Set.of(), "no-scent");
-
-  /** Plants that stain light hair; common practice. */
-  private static final Set<String> STAINING =
-      Set.of(
-          "hibiscus",
-          "hibiscus-powder",
-          "sage",
-          "black-tea",
-          "oak-bark",
-          "nettle-powder",
-          "amla-powder",
-          "rosemary",
-          "birch-leaf",
-          "burdock-root",
-          "cinnamon-bark",
-          "clove",
-          "clove-powder",
-          "nettle-root");
+  OILY_SCALP("oily scalp", Virtue.OILY_SCALP, "oily-scalp"),
+  FLAKES("flakes", Virtue.FLAKES, "flakes"),
+  DRY_LENGTHS("dry lengths", Virtue.DRY_LENGTHS, "dry-ends"),
+  HOLD("curls that want hold", null, ""),
+  TANGLES("tangles", Virtue.TANGLES, ""),
+  LIGHT_HAIR("light hair that must not stain", null, "half-strength"),
+  NO_SCENT("no scent", null, "no-scent");
 
   private final String words;
-  private final Set<String> materials;
+
+  /** What a material has that serves it; null where no single material does. */
+  private final @Nullable Virtue virtue;
+
   private final String variant;
 
-  Need(String words, Set<String> materials, String variant) {
+  Need(String words, @Nullable Virtue virtue, String variant) {
     this.words = words;
-    this.materials = materials;
+    this.virtue = virtue;
     this.variant = variant;
   }
 
@@ -131,13 +63,17 @@ public enum Need {
       case HOLD ->
           formula.purposes().contains(Purpose.STYLER) && formula.method() != Method.INFUSED_OIL;
       case LIGHT_HAIR ->
-          formula.ingredients().stream().noneMatch(i -> STAINING.contains(i.material()));
+          formula.ingredients().stream()
+              .noneMatch(i -> Virtue.STAINS.materials().contains(i.material()));
       case NO_SCENT ->
           formula.ingredients().stream()
               .map(i -> all.find(i.material()).map(Material::kind))
               .flatMap(Optional::stream)
               .noneMatch(k -> k == MaterialKind.ESSENTIAL_OIL || k == MaterialKind.FRAGRANCE);
-      default -> formula.ingredients().stream().anyMatch(i -> materials.contains(i.material()));
+      default ->
+          virtue != null
+              && formula.ingredients().stream()
+                  .anyMatch(i -> virtue.materials().contains(i.material()));
     };
   }
 }

@@ -3,6 +3,7 @@ package dremsa.core.material;
 import dremsa.core.measure.Said;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /** What one material stands in for another. */
 public final class Substitution {
@@ -16,18 +17,20 @@ public final class Substitution {
 
   /** How thirsty hair is; decides which oils suit. */
   public enum Porosity {
-    LOW(List.of("grapeseed-oil", "sunflower-oil", "jojoba-oil", "argan-oil", "almond-oil")),
-    HIGH(List.of("castor-oil", "shea-butter", "avocado-oil", "coconut-oil", "olive-oil"));
+    LOW(Virtue.LIGHT_OIL, "Light, for low porosity; the same weight."),
+    HIGH(Virtue.RICH_OIL, "Rich, for high porosity; the same weight.");
 
-    private final List<String> oils;
+    private final Virtue virtue;
+    private final String how;
 
-    Porosity(List<String> oils) {
-      this.oils = oils;
+    Porosity(Virtue virtue, String how) {
+      this.virtue = virtue;
+      this.how = how;
     }
 
     /** Ids of the oils makers use for it, light or rich; common practice. */
-    public List<String> oils() {
-      return oils;
+    public Set<String> oils() {
+      return virtue.materials();
     }
   }
 
@@ -107,13 +110,7 @@ public final class Substitution {
       if (porosity.oils().contains(material.id())) {
         for (String oil : porosity.oils()) {
           if (!oil.equals(material.id())) {
-            offers.add(
-                new Offer(
-                    materials.get(oil),
-                    grams,
-                    porosity == Porosity.LOW
-                        ? "Light, for low porosity; the same weight."
-                        : "Rich, for high porosity; the same weight."));
+            offers.add(new Offer(materials.get(oil), grams, porosity.how));
           }
         }
       }

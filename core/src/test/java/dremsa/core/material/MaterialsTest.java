@@ -89,6 +89,18 @@ class MaterialsTest {
   }
 
   @Test
+  void everyVirtueIsThatOfMaterialsInTheCatalogue() {
+    for (Virtue virtue : Virtue.values()) {
+      assertThat(virtue.materials())
+          .as(virtue.name())
+          .isNotEmpty()
+          .allSatisfy(id -> assertThat(virtue.of(materials.get(id))).isTrue());
+    }
+    assertThat(Virtue.RICH_OIL.materials())
+        .doesNotContainAnyElementsOf(Virtue.LIGHT_OIL.materials());
+  }
+
+  @Test
   void oilsOfEachPorosityAreInTheCatalogue() {
     for (Substitution.Porosity porosity : Substitution.Porosity.values()) {
       porosity

@@ -23,7 +23,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What happened to bottles, and what lines of the record tell, stay readable. */
 class StoredEventTest {
