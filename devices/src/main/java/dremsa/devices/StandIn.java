@@ -8,6 +8,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import org.jspecify.annotations.Nullable;
 
 /** Four devices in one kitchen, with scatter, drift and faults. */
 final class StandIn {
@@ -68,8 +69,8 @@ final class StandIn {
   private final TruePot truth = new TruePot();
   private final Map<Device, Failure> failures = new EnumMap<>(Device.class);
   private final Map<Device, Double> last = new EnumMap<>(Device.class);
-  private PotState pot;
-  private Instant told;
+  private @Nullable PotState pot;
+  private @Nullable Instant told;
 
   StandIn(Clock clock, long seed) {
     this.clock = clock;

@@ -109,7 +109,6 @@ final class ServerProcess implements AutoCloseable {
 
   @Override
   public void close() throws InterruptedException {
-    long T0 = System.nanoTime();
     process.destroy();
     if (!process.waitFor(20, TimeUnit.SECONDS)) {
       kill();

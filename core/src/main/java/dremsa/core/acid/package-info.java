@@ -5,4 +5,7 @@
  * <p>Definition: {@link dremsa.core.acid.Sourness}, three mixtures of which one is what is believed
  * and two are the ends; {@link dremsa.core.acid.ChargeBalance} finds the pH of one.
  */
+@NullMarked
 package dremsa.core.acid;
+
+import org.jspecify.annotations.NullMarked;

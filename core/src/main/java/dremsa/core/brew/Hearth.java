@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /** What time and heat do to a pot: the steps that add and take nothing but steam. */
 final class Hearth {
@@ -23,7 +24,7 @@ final class Hearth {
   private final Constants k;
   private final Pot pot;
   private final HeatBalance heat;
-  private final List<TracePoint> trace;
+  private final @Nullable List<TracePoint> trace;
   private final List<Trouble> troubles;
 
   /** Index of the step that runs, for troubles. */
@@ -35,7 +36,7 @@ final class Hearth {
   /**
    * @param trace moments are written here; null when nobody asks for them
    */
-  Hearth(Constants k, Pot pot, List<TracePoint> trace, List<Trouble> troubles) {
+  Hearth(Constants k, Pot pot, @Nullable List<TracePoint> trace, List<Trouble> troubles) {
     this.k = k;
     this.pot = pot;
     this.heat = new HeatBalance(k, pot, trace);
@@ -147,7 +148,7 @@ final class Hearth {
     while (left > 1e-9) {
       double piece = Math.min(left, Math.max(0.5, minutes / 24));
       double walls =
-          k.heatLoss * pot.vessel.wettedArea(pot.millilitres()) * (pot.celsius - k.climate.roomC());
+          k.heatLoss * pot.in().wettedArea(pot.millilitres()) * (pot.celsius - k.climate.roomC());
       double surface = (lid ? k.cover : 1) * HeatBalance.surfaceWatts(k, pot, 1, pot.celsius);
       double spare = k.hobWatts - walls - surface;
       if (spare < 0) {

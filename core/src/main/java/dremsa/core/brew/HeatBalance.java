@@ -1,6 +1,7 @@
 package dremsa.core.brew;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Integrates temperature, evaporation and extraction of a pot over time: {@code m·c·dT/dt = P −
@@ -19,7 +20,7 @@ final class HeatBalance {
   private final Pot pot;
 
   /** Moments are written here; null when nobody asks for them. */
-  private final List<TracePoint> trace;
+  private final @Nullable List<TracePoint> trace;
 
   private double watts;
   private double aroundC;
@@ -28,7 +29,7 @@ final class HeatBalance {
   private double widen;
   private double driedAfter;
 
-  HeatBalance(Constants k, Pot pot, List<TracePoint> trace) {
+  HeatBalance(Constants k, Pot pot, @Nullable List<TracePoint> trace) {
     this.k = k;
     this.pot = pot;
     this.trace = trace;
@@ -73,7 +74,7 @@ final class HeatBalance {
         left = 0;
         break;
       }
-      double area = pot.vessel.wettedArea(pot.millilitres()) * widen;
+      double area = pot.in().wettedArea(pot.millilitres()) * widen;
       double rate = rate(pot.celsius, capacity, area);
       // How fast it nears the temperature at which it would rest, 1/min.
       double nearing = (rate - rate(pot.celsius + PROBE_C, capacity, area)) / PROBE_C;
@@ -139,7 +140,7 @@ final class HeatBalance {
   static double surfaceWatts(Constants k, Pot pot, double wider, double celsius) {
     double excess = Water.saturationPressure(celsius) - k.roomVapour;
     // kPa to Pa: the factor stands in W/(m² Pa).
-    return excess <= 0 ? 0 : wider * pot.vessel.topArea() * excess * 1000 * k.evaporation;
+    return excess <= 0 ? 0 : wider * pot.in().topArea() * excess * 1000 * k.evaporation;
   }
 
   /** Minutes after which the last pass dried it up; NaN when it did not. */

@@ -10,7 +10,9 @@ import dremsa.core.measure.Figure;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** The state of a vessel while a formula runs. Mutable; lives for one prediction. */
 final class Pot {
@@ -24,7 +26,9 @@ final class Pot {
 
   private final Constants k;
 
-  Vessel vessel;
+  /** What it is in; null before anything was put together. */
+  @Nullable Vessel vessel;
+
   double minute;
   double celsius;
 
@@ -189,6 +193,11 @@ final class Pot {
     poured += grams;
     acids.add(k.tap, grams, left);
     celsius = (before + grams * k.waterHeat * atC) / heatCapacity();
+  }
+
+  /** What it stands in, once something was put together. */
+  Vessel in() {
+    return Objects.requireNonNull(vessel);
   }
 
   double liquid() {

@@ -34,6 +34,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** One run of a formula through the model. Lives for one prediction. */
 final class Simulation {
@@ -52,7 +53,7 @@ final class Simulation {
   private final VesselChoice vessels;
   private final Facts facts;
   private final Pot pot;
-  private final List<TracePoint> trace;
+  private final @Nullable List<TracePoint> trace;
   private final Hearth hearth;
   private final Map<String, Double> amounts = new HashMap<>();
   private final List<StepOutcome> outcomes;

@@ -7,4 +7,7 @@
  * was planned; the rest is then predicted from there. No clock, no I/O; the same input gives the
  * same output to the last bit.
  */
+@NullMarked
 package dremsa.core.brew;
+
+import org.jspecify.annotations.NullMarked;

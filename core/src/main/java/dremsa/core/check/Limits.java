@@ -10,6 +10,7 @@ import dremsa.core.formula.Purpose;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Property;
+import dremsa.core.measure.Figure;
 import dremsa.core.measure.Said;
 import java.util.ArrayList;
 import java.util.List;
@@ -58,7 +59,7 @@ final class Limits {
             Severity.ERROR,
             ingredient(i),
             Said.of("%s makes %.2f %%, over %.2f %%.", material.name(), percent, limit),
-            material.figures().get(limited).source(),
+            material.figure(limited).map(Figure::source).orElse(""),
             "Take less, or brew more around it.");
       }
       if (material.kind() == MaterialKind.ESSENTIAL_OIL) {

@@ -5,4 +5,7 @@
  * Result: {@link dremsa.core.check.Caution}s. No medical advice; local rules on selling cosmetics
  * are the maker's to follow.
  */
+@NullMarked
 package dremsa.core.check;
+
+import org.jspecify.annotations.NullMarked;

@@ -4,6 +4,7 @@ import dremsa.core.measure.Figure;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /** The guide of every method; common practice. */
@@ -187,7 +188,7 @@ public final class MethodGuides {
 
   /** The guide of a method. */
   public static MethodGuide of(Method method) {
-    return BY_METHOD.get(method);
+    return Objects.requireNonNull(BY_METHOD.get(method), method.name());
   }
 
   /** All of them, in the order of the methods. */

@@ -36,7 +36,7 @@ public record Variant(String id, String name, String why, List<Change> changes) 
       try {
         changed = changes.get(i).apply(changed);
       } catch (IllegalArgumentException e) {
-        throw new InvalidFormulaException("changes[" + i + "]", e.getMessage());
+        throw new InvalidFormulaException("changes[" + i + "]", String.valueOf(e.getMessage()));
       }
     }
     return changed.named(base.name() + ", " + name);

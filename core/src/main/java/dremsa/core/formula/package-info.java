@@ -6,4 +6,7 @@
  * closed family. Resolved with a kitchen and materials by {@code dremsa.core.brew}. Uses the
  * kitchen's vocabulary (kinds of vessel, strainer and container), never a kitchen.
  */
+@NullMarked
 package dremsa.core.formula;
+
+import org.jspecify.annotations.NullMarked;

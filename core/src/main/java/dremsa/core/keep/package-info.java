@@ -6,4 +6,7 @@
  * dremsa.core.keep.Verdict} whose reasons are data. Two clocks run, the life budget and the cap;
  * the earlier one binds and is named.
  */
+@NullMarked
 package dremsa.core.keep;
+
+import org.jspecify.annotations.NullMarked;

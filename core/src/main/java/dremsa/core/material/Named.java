@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Which material some words name. A material is named by its whole name only: "rice" is rice, "rice
@@ -14,7 +15,7 @@ import java.util.Set;
  * @param found the one that is named; null when none is, or several are
  * @param meant what might be meant, for asking
  */
-public record Named(Material found, List<Material> meant) {
+public record Named(@Nullable Material found, List<Material> meant) {
   /** Words that describe and do not name. */
   private static final Set<String> DESCRIBE =
       Set.of(

@@ -39,11 +39,9 @@ public enum Virtue {
 
     private static Map<Virtue, Set<String>> read() {
       Map<Virtue, Set<String>> all = new EnumMap<>(Virtue.class);
-      for (Virtue virtue : values()) {
-        all.put(virtue, new LinkedHashSet<>());
-      }
       for (CSVRecord line : CsvTable.lines(Virtue.class, "virtues.csv")) {
-        all.get(Virtue.valueOf(line.get("virtue"))).add(line.get("material"));
+        all.computeIfAbsent(Virtue.valueOf(line.get("virtue")), v -> new LinkedHashSet<>())
+            .add(line.get("material"));
       }
       return all;
     }
@@ -51,11 +49,11 @@ public enum Virtue {
 
   /** Ids of the materials that have it, in the order of the table. */
   public Set<String> materials() {
-    return Collections.unmodifiableSet(Table.MATERIALS.get(this));
+    return Collections.unmodifiableSet(Table.MATERIALS.getOrDefault(this, Set.of()));
   }
 
   /** Whether a material has it. */
   public boolean of(Material material) {
-    return Table.MATERIALS.get(this).contains(material.id());
+    return materials().contains(material.id());
   }
 }

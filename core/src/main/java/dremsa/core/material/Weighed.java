@@ -10,6 +10,7 @@ import dremsa.core.measure.Said;
 import dremsa.core.measure.TypedAmount;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What an amount of a material weighs, with the same amount in other measures beside it, so that a
@@ -129,7 +130,7 @@ public record Weighed(
    * @param given the measure that needs no repeating; null for none
    */
   public static List<String> beside(
-      double grams, double millilitres, KitchenMeasure given, MeasureSystem system) {
+      double grams, double millilitres, @Nullable KitchenMeasure given, MeasureSystem system) {
     List<String> beside = new ArrayList<>();
     if (given == null || given.dimension() != Dimension.MASS) {
       beside.add(number(grams) + " g");

@@ -5,4 +5,7 @@
  * <p>Definition: {@link dremsa.core.material.Material}. Surroundings passed to everything that
  * resolves a formula: {@link dremsa.core.material.Materials}.
  */
+@NullMarked
 package dremsa.core.material;
+
+import org.jspecify.annotations.NullMarked;

@@ -116,7 +116,7 @@ public final class KitchenMeasures {
 
   /** The spoon, cup and pint measures of a system, largest first. */
   public static List<KitchenMeasure> volumesOf(MeasureSystem system) {
-    return VOLUMES.get(system);
+    return VOLUMES.getOrDefault(system, List.of());
   }
 
   /** Quart and gallon as a maker of a system reads them; larger than any spoon set holds. */

@@ -6,4 +6,7 @@
  * Result: {@link dremsa.core.measure.ScoopedAmount}. Inside the model amounts are plain doubles in
  * grams and millilitres; units meet the outside only here, through a JSR 385 library.
  */
+@NullMarked
 package dremsa.core.measure;
+
+import org.jspecify.annotations.NullMarked;

@@ -4,4 +4,7 @@
  *
  * <p>Definition: {@link dremsa.core.outlook.Outlook}.
  */
+@NullMarked
 package dremsa.core.outlook;
+
+import org.jspecify.annotations.NullMarked;

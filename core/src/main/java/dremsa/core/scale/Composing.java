@@ -11,8 +11,10 @@ import dremsa.core.material.Material;
 import dremsa.core.material.Property;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Finds the proportions that give a wanted strength or thickness. The unknown is one factor on the
@@ -32,7 +34,7 @@ final class Composing {
   private final Facts facts;
   private final List<String> keys;
   private int predictions;
-  private Solution last;
+  private @Nullable Solution last;
 
   private Composing(Brew brew, Target target, Facts facts, List<String> keys) {
     this.brew = brew;
@@ -62,7 +64,10 @@ final class Composing {
               "strength",
               "g per 100 mL",
               strength.gramsPer100Ml(),
-              p -> 100 * p.amounts().get(strength.ingredient()) / p.finished().millilitres());
+              p ->
+                  100
+                      * p.amounts().getOrDefault(strength.ingredient(), 0.0)
+                      / p.finished().millilitres());
     } else if (make instanceof Make.Thick thick) {
       List<String> gums = gums(brew);
       if (gums.isEmpty()) {
@@ -94,7 +99,7 @@ final class Composing {
         throw new IllegalArgumentException(
             "the " + what + " of a cream, an oil or a paste cannot be told");
       }
-      return last;
+      return Objects.requireNonNull(last);
     }
     double high = low;
     double atHigh = atLow;
@@ -104,7 +109,7 @@ final class Composing {
       low -= 0.7;
       atLow = difference.value(low);
     }
-    Solution refused = null;
+    @Nullable Solution refused = null;
     while (atHigh < 0 && high < Math.log(MOST_FACTOR)) {
       double next = high + 0.7;
       double atNext = difference.value(next);
@@ -140,7 +145,12 @@ final class Composing {
   }
 
   private Solution outOfReach(
-      String what, String unit, double wanted, double atLow, double atHigh, Solution refused) {
+      String what,
+      String unit,
+      double wanted,
+      double atLow,
+      double atHigh,
+      @Nullable Solution refused) {
     List<Trouble> troubles = new ArrayList<>();
     troubles.add(
         new Trouble.OutOfReach(

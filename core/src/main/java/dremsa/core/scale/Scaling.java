@@ -197,7 +197,7 @@ public final class Scaling {
                 Portion.of(
                     ingredient,
                     brew.materialOf(ingredient.key()).orElseThrow(),
-                    prediction.amounts().get(ingredient.key()),
+                    prediction.amounts().getOrDefault(ingredient.key(), 0.0),
                     brew.kitchen()))
         .toList();
   }

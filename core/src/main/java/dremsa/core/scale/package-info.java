@@ -5,4 +5,7 @@
  * {@link dremsa.core.scale.Solution}, either {@link dremsa.core.scale.Solution.Reached} with a
  * prediction or {@link dremsa.core.scale.Solution.Unreachable} with the reason and its numbers.
  */
+@NullMarked
 package dremsa.core.scale;
+
+import org.jspecify.annotations.NullMarked;

@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.beans.factory.annotation.Value;
@@ -69,7 +70,12 @@ public class Households {
     turns.begunBy(household.id(), TransactionAspectSupport.currentTransactionStatus());
     Account account =
         accounts.saveAndFlush(
-            new Account(UUID.randomUUID(), household.id(), key, passwords.encode(password), now));
+            new Account(
+                UUID.randomUUID(),
+                household.id(),
+                key,
+                Objects.requireNonNull(passwords.encode(password)),
+                now));
     return new Member(account.id(), household.id(), key);
   }
 

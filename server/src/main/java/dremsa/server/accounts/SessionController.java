@@ -9,6 +9,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -30,7 +31,7 @@ class SessionController {
   private final SignInThrottle throttle;
   private final Sessions sessions;
   private final KnownDevices devices;
-  private final String nobodysHash;
+  private final @Nullable String nobodysHash;
 
   SessionController(
       AccountRepository accounts,
@@ -86,7 +87,8 @@ class SessionController {
     }
     throttle.succeeded(key, address, device);
     if (passwords.upgradeEncoding(hash)) {
-      accounts.renewHash(account.get().id(), passwords.encode(form.password()));
+      accounts.renewHash(
+          account.get().id(), Objects.requireNonNull(passwords.encode(form.password())));
     }
     Member member = new Member(account.get().id(), account.get().householdId(), key);
     devices.met(member.accountId(), request, response);

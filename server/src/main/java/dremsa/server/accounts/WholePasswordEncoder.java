@@ -1,6 +1,7 @@
 package dremsa.server.accounts;
 
 import java.util.Base64;
+import java.util.Objects;
 import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.security.crypto.password.AbstractValidatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -19,7 +20,7 @@ final class WholePasswordEncoder extends AbstractValidatingPasswordEncoder {
 
   @Override
   protected String encodeNonNullPassword(String password) {
-    return slow.encode(digest(password));
+    return Objects.requireNonNull(slow.encode(digest(password)));
   }
 
   @Override

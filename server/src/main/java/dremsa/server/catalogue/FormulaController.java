@@ -164,7 +164,7 @@ class FormulaController {
               try {
                 return line(planner.resolve(household, formula, kitchen, all), all);
               } catch (Problem e) {
-                return broken(formula, all, e.getMessage());
+                return broken(formula, all, Problem.why(e));
               }
             })
         .toList();

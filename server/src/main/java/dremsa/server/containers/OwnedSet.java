@@ -10,6 +10,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -31,8 +32,8 @@ class OwnedSet {
   /** Sterilised at the last time, and not filled since. */
   private int sterilised;
 
-  private Instant sterilisedAt;
-  @Version private Long version;
+  private @Nullable Instant sterilisedAt;
+  @Version private @Nullable Long version;
 
   protected OwnedSet() {}
 
@@ -74,11 +75,11 @@ class OwnedSet {
     return sterilised;
   }
 
-  Instant sterilisedAt() {
+  @Nullable Instant sterilisedAt() {
     return sterilisedAt;
   }
 
   long version() {
-    return version;
+    return Objects.requireNonNull(version);
   }
 }

@@ -1,5 +1,6 @@
 package dremsa.server.devices;
 
+import dremsa.server.http.Problem;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -26,7 +27,7 @@ class DeviceController {
     try {
       return new DeviceTable(devices.list(), "");
     } catch (DeviceException e) {
-      return new DeviceTable(List.of(), e.getMessage());
+      return new DeviceTable(List.of(), Problem.why(e));
     }
   }
 }

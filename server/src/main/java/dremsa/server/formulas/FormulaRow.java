@@ -6,7 +6,9 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** A formula of a household's own. */
 @Entity
@@ -19,10 +21,10 @@ class FormulaRow {
   private String content;
 
   private int schemaVersion;
-  private String copiedFrom;
+  private @Nullable String copiedFrom;
   private Instant changedAt;
-  private Instant goneAt;
-  @Version private Long version;
+  private @Nullable Instant goneAt;
+  @Version private @Nullable Long version;
 
   protected FormulaRow() {}
 
@@ -31,7 +33,7 @@ class FormulaRow {
       UUID householdId,
       String content,
       int schemaVersion,
-      String copiedFrom,
+      @Nullable String copiedFrom,
       Instant changedAt) {
     this.id = id;
     this.householdId = householdId;
@@ -47,7 +49,7 @@ class FormulaRow {
     changedAt = at;
   }
 
-  void goneAt(Instant at) {
+  void goneAt(@Nullable Instant at) {
     goneAt = at;
   }
 
@@ -67,7 +69,7 @@ class FormulaRow {
     return schemaVersion;
   }
 
-  String copiedFrom() {
+  @Nullable String copiedFrom() {
     return copiedFrom;
   }
 
@@ -80,6 +82,6 @@ class FormulaRow {
   }
 
   long version() {
-    return version;
+    return Objects.requireNonNull(version);
   }
 }

@@ -16,6 +16,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -125,8 +126,9 @@ class OwnFormulaController {
       Formula base = formulas.get(household, wanted.copyOf());
       return named(base, wanted.name() == null ? ours(base.name()) : wanted.name());
     }
-    Formula model = MethodGuides.of(wanted.method()).model();
-    return named(model, wanted.name() == null ? ours(wanted.method().words()) : wanted.name());
+    Method method = Objects.requireNonNull(wanted.method());
+    Formula model = MethodGuides.of(method).model();
+    return named(model, wanted.name() == null ? ours(method.words()) : wanted.name());
   }
 
   private static String ours(String name) {

@@ -46,14 +46,14 @@ public class Happening {
 
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
-  private Long id;
+  private @Nullable Long id;
 
   private UUID householdId;
   private UUID batchId;
-  private UUID bottleId;
+  private @Nullable UUID bottleId;
 
   /** What belongs together is undone together; null where it stands alone. */
-  private UUID changeId;
+  private @Nullable UUID changeId;
 
   private Instant happenedAt;
 
@@ -61,11 +61,11 @@ public class Happening {
   @Column(columnDefinition = "varchar(30)")
   private Kind kind;
 
-  private Double millilitres;
-  private String detail;
+  private @Nullable Double millilitres;
+  private String detail = "";
 
   /** What was told, as data; null where it is words alone. */
-  private String told;
+  private @Nullable String told;
 
   private boolean undone;
 
@@ -104,7 +104,7 @@ public class Happening {
     undone = true;
   }
 
-  public Long id() {
+  public @Nullable Long id() {
     return id;
   }
 
@@ -112,11 +112,11 @@ public class Happening {
     return batchId;
   }
 
-  public UUID bottleId() {
+  public @Nullable UUID bottleId() {
     return bottleId;
   }
 
-  public UUID changeId() {
+  public @Nullable UUID changeId() {
     return changeId;
   }
 
@@ -128,7 +128,7 @@ public class Happening {
     return kind;
   }
 
-  public Double millilitres() {
+  public @Nullable Double millilitres() {
     return millilitres;
   }
 

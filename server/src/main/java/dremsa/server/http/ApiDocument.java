@@ -34,7 +34,7 @@ class ApiDocument {
   private static final String PROBLEM = "Problem";
 
   @Bean
-  OpenApiCustomizer problems(List<Words> lists) {
+  @Nullable OpenApiCustomizer problems(List<Words> lists) {
     return api -> {
       api.info(
           new Info()
@@ -78,7 +78,7 @@ class ApiDocument {
                                 .schema(new Schema<>().$ref("#/components/schemas/" + PROBLEM)))));
   }
 
-  private static Schema<?> problemSchema() {
+  private static @Nullable Schema<?> problemSchema() {
     Schema<?> field = new ObjectSchema();
     field.addProperty("field", new StringSchema());
     field.addProperty("value", new Schema<>());
@@ -101,7 +101,7 @@ class ApiDocument {
   ModelConverter requiredComponents() {
     return new ModelConverter() {
       @Override
-      public Schema<?> resolve(
+      public @Nullable Schema<?> resolve(
           AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
         Schema<?> schema = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
         JavaType java = Json.mapper().constructType(type.getType());

@@ -1,6 +1,7 @@
 package dremsa.server.http;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is wrong with one field of a request.
@@ -12,13 +13,18 @@ import com.fasterxml.jackson.annotation.JsonInclude;
  * @param high the most allowed, where there is a range
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
-public record FieldProblem(String field, Object value, String message, Double low, Double high) {
-  public static FieldProblem of(String field, Object value, String message) {
+public record FieldProblem(
+    String field,
+    @Nullable Object value,
+    String message,
+    @Nullable Double low,
+    @Nullable Double high) {
+  public static FieldProblem of(String field, @Nullable Object value, String message) {
     return new FieldProblem(field, value, message, null, null);
   }
 
   public static FieldProblem range(
-      String field, Object value, String message, double low, double high) {
+      String field, @Nullable Object value, String message, double low, double high) {
     return new FieldProblem(field, value, message, low, high);
   }
 }

@@ -47,6 +47,11 @@ public final class Problem extends RuntimeException {
     return new Problem(HttpStatus.CONFLICT, "conflict", message, List.of());
   }
 
+  /** What an exception says; its name where it says nothing. */
+  public static String why(Throwable e) {
+    return e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage();
+  }
+
   public HttpStatus status() {
     return status;
   }

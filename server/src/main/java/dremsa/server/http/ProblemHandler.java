@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.UUID;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.hibernate.validator.constraints.Range;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -46,7 +47,7 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler(Problem.class)
   ResponseEntity<ProblemDetail> problem(Problem problem) {
-    return answer(problem.status(), problem.type(), problem.getMessage(), problem.errors());
+    return answer(problem.status(), problem.type(), Problem.why(problem), problem.errors());
   }
 
   @ExceptionHandler(OptimisticLockingFailureException.class)
@@ -134,10 +135,11 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
       }
     }
     Object shown = value instanceof Number || value instanceof String ? value : null;
-    return new FieldProblem(error.getField(), shorten(shown), error.getDefaultMessage(), low, high);
+    return new FieldProblem(
+        error.getField(), shorten(shown), String.valueOf(error.getDefaultMessage()), low, high);
   }
 
-  private static Object shorten(Object value) {
+  private static @Nullable Object shorten(@Nullable Object value) {
     return value instanceof String text && text.length() > 80 ? text.substring(0, 80) + "…" : value;
   }
 

@@ -2,6 +2,7 @@ package dremsa.server.http;
 
 import com.fasterxml.jackson.annotation.JsonSetter;
 import com.fasterxml.jackson.annotation.Nulls;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -44,7 +45,7 @@ class Strictness {
     }
 
     @Override
-    public Object getNullValue(DeserializationContext context) {
+    public @Nullable Object getNullValue(DeserializationContext context) {
       return handledType() == double.class
           ? context.reportInputMismatch(this, "a number is missing")
           : null;

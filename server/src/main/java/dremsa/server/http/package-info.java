@@ -1,2 +1,5 @@
 /** What every capability's HTTP shares: problem details, size limits, repeated requests, pages. */
+@NullMarked
 package dremsa.server.http;
+
+import org.jspecify.annotations.NullMarked;

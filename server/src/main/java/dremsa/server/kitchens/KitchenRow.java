@@ -5,7 +5,9 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.util.Objects;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 @Table(name = "kitchen")
@@ -16,7 +18,7 @@ class KitchenRow {
   private String content;
 
   private int schemaVersion;
-  @Version private Long version;
+  @Version private @Nullable Long version;
 
   protected KitchenRow() {}
 
@@ -40,6 +42,6 @@ class KitchenRow {
   }
 
   long version() {
-    return version;
+    return Objects.requireNonNull(version);
   }
 }

@@ -24,6 +24,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Service;
@@ -139,7 +140,7 @@ public class Leftovers {
       UUID id,
       long version,
       SpentPlant.Outcome how,
-      Double driedGrams,
+      @Nullable Double driedGrams,
       Instant at) {
     SpentPlant spent = get(household, id, version);
     if (spent.outcome() != SpentPlant.Outcome.OPEN) {
@@ -152,7 +153,7 @@ public class Leftovers {
     note(spent, at, words(spent));
   }
 
-  private UUID dried(SpentPlant spent, Double grams, Instant at) {
+  private UUID dried(SpentPlant spent, @Nullable Double grams, Instant at) {
     if (spent.materialId() == null) {
       throw Problem.invalid(
           FieldProblem.of(

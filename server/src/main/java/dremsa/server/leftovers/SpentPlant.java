@@ -10,6 +10,7 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -38,7 +39,7 @@ class SpentPlant {
   private String why;
 
   /** The one plant that it is; null for a mixture. */
-  private String materialId;
+  private @Nullable String materialId;
 
   private double dryGrams;
   private double wetGrams;
@@ -49,12 +50,12 @@ class SpentPlant {
   @Column(columnDefinition = "varchar(20)")
   private Outcome outcome;
 
-  private Instant endedAt;
+  private @Nullable Instant endedAt;
 
   /** The lot of the stores that it was dried to. */
-  private UUID lotId;
+  private @Nullable UUID lotId;
 
-  @Version private Long version;
+  @Version private @Nullable Long version;
 
   protected SpentPlant() {}
 
@@ -121,7 +122,7 @@ class SpentPlant {
     return why;
   }
 
-  String materialId() {
+  @Nullable String materialId() {
     return materialId;
   }
 
@@ -145,15 +146,15 @@ class SpentPlant {
     return outcome;
   }
 
-  Instant endedAt() {
+  @Nullable Instant endedAt() {
     return endedAt;
   }
 
-  UUID lotId() {
+  @Nullable UUID lotId() {
     return lotId;
   }
 
   long version() {
-    return version;
+    return Objects.requireNonNull(version);
   }
 }

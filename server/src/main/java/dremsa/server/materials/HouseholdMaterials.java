@@ -3,13 +3,16 @@ package dremsa.server.materials;
 import dremsa.core.material.ImpossibleFigureException;
 import dremsa.core.material.Material;
 import dremsa.core.material.Materials;
+import dremsa.core.material.Property;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
+import dremsa.server.wire.FigureJson;
 import dremsa.server.wire.MaterialJson;
 import dremsa.server.wire.Stored;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -75,8 +78,8 @@ public class HouseholdMaterials {
       throw Problem.invalid(
           FieldProblem.range(
               "figures." + e.property().name() + ".value",
-              json.figures().get(e.property()).value(),
-              e.getMessage(),
+              refused(json, e.property()),
+              Problem.why(e),
               e.property().least(),
               e.property().most()));
     }
@@ -90,5 +93,10 @@ public class HouseholdMaterials {
       throw Problem.notFound("own material");
     }
     repository.deleteById(key);
+  }
+
+  private static @Nullable Double refused(MaterialJson json, Property property) {
+    @Nullable FigureJson figure = json.figures() == null ? null : json.figures().get(property);
+    return figure == null ? null : figure.value();
   }
 }

@@ -158,7 +158,7 @@ class MaterialController {
           FieldProblem.of(
               "text", text, e.getMessage() + " (at character " + (e.position() + 1) + ")"));
     } catch (Weighed.UnknownPieceException e) {
-      throw Problem.invalid(FieldProblem.of("text", text, e.getMessage()));
+      throw Problem.invalid(FieldProblem.of("text", text, Problem.why(e)));
     }
   }
 
@@ -185,9 +185,9 @@ class MaterialController {
       materials.put(
           household.id(), MaterialJson.of(of.ownFigures().with(Property.DENSITY, density), true));
     } catch (UnreadableAmountException e) {
-      throw Problem.invalid(FieldProblem.of("text", form.text(), e.getMessage()));
+      throw Problem.invalid(FieldProblem.of("text", form.text(), Problem.why(e)));
     } catch (IllegalArgumentException e) {
-      throw Problem.invalid(FieldProblem.of("grams", form.grams(), e.getMessage()));
+      throw Problem.invalid(FieldProblem.of("grams", form.grams(), Problem.why(e)));
     }
     return MaterialJson.of(get(household.id(), id), true);
   }

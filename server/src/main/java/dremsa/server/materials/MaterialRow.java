@@ -8,6 +8,7 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.io.Serializable;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 @Table(name = "household_material")
@@ -22,7 +23,7 @@ class MaterialRow {
   private String content;
 
   private int schemaVersion;
-  @Version private Long version;
+  @Version private @Nullable Long version;
 
   protected MaterialRow() {}
 

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -17,6 +18,7 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Pages of a PDF, measured in points from the top left corner. One embedded typeface writes Latin,
@@ -50,7 +52,7 @@ public final class Paper implements AutoCloseable {
   private final Size size;
   private final PDFont face;
   private final Map<Integer, Boolean> known = new HashMap<>();
-  private PDPageContentStream content;
+  private @Nullable PDPageContentStream open;
 
   /** An empty document; call {@link #page} before writing. */
   public Paper(Size size, String title) {
@@ -74,32 +76,37 @@ public final class Paper implements AutoCloseable {
       endPage();
       PDPage page = new PDPage(new PDRectangle(size.width(), size.height()));
       document.addPage(page);
-      content = new PDPageContentStream(document, page);
+      open = new PDPageContentStream(document, page);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
   }
 
   private void endPage() throws IOException {
-    if (content != null) {
-      content.close();
-      content = null;
+    if (open != null) {
+      open.close();
+      open = null;
     }
+  }
+
+  /** The page that was begun last. */
+  private PDPageContentStream content() {
+    return Objects.requireNonNull(open, "begin a page first");
   }
 
   /** Writes one line; y is its base line. */
   public void text(float x, float y, float points, Weight weight, String words) {
     try {
-      content.beginText();
-      content.setFont(face, points);
+      content().beginText();
+      content().setFont(face, points);
       // The typeface comes in one weight: a drawn outline makes it heavy.
       boolean heavy = weight == Weight.HEAVY;
-      content.setRenderingMode(heavy ? RenderingMode.FILL_STROKE : RenderingMode.FILL);
-      content.setLineWidth(heavy ? points / 28 : 0);
-      content.setStrokingColor(Color.BLACK);
-      content.newLineAtOffset(x, size.height() - y);
-      content.showText(writable(words));
-      content.endText();
+      content().setRenderingMode(heavy ? RenderingMode.FILL_STROKE : RenderingMode.FILL);
+      content().setLineWidth(heavy ? points / 28 : 0);
+      content().setStrokingColor(Color.BLACK);
+      content().newLineAtOffset(x, size.height() - y);
+      content().showText(writable(words));
+      content().endText();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -162,11 +169,11 @@ public final class Paper implements AutoCloseable {
 
   public void line(float x1, float y1, float x2, float y2, float thick) {
     try {
-      content.setStrokingColor(Color.BLACK);
-      content.setLineWidth(thick);
-      content.moveTo(x1, size.height() - y1);
-      content.lineTo(x2, size.height() - y2);
-      content.stroke();
+      content().setStrokingColor(Color.BLACK);
+      content().setLineWidth(thick);
+      content().moveTo(x1, size.height() - y1);
+      content().lineTo(x2, size.height() - y2);
+      content().stroke();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -175,10 +182,10 @@ public final class Paper implements AutoCloseable {
   /** A frame; y is its top. */
   public void frame(float x, float y, float width, float height, float thick) {
     try {
-      content.setStrokingColor(Color.BLACK);
-      content.setLineWidth(thick);
-      content.addRect(x, size.height() - y - height, width, height);
-      content.stroke();
+      content().setStrokingColor(Color.BLACK);
+      content().setLineWidth(thick);
+      content().addRect(x, size.height() - y - height, width, height);
+      content().stroke();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -187,9 +194,9 @@ public final class Paper implements AutoCloseable {
   /** A black square; y is its top. */
   public void fill(float x, float y, float width, float height) {
     try {
-      content.setNonStrokingColor(Color.BLACK);
-      content.addRect(x, size.height() - y - height, width, height);
-      content.fill();
+      content().setNonStrokingColor(Color.BLACK);
+      content().addRect(x, size.height() - y - height, width, height);
+      content().fill();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -3,4 +3,7 @@
  * dremsa.server.reminders.Due}; a persistent scheduler turns what is due into messages of the tray,
  * each occasion once, however many instances run.
  */
+@NullMarked
 package dremsa.server.reminders;
+
+import org.jspecify.annotations.NullMarked;

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /** One line of a table, read column by column; what cannot be read names its column. */
@@ -70,7 +71,7 @@ public final class Row {
   /** A number that must be there. */
   public double neededNumber(String column, double low, double high) {
     needed(column, 40);
-    return number(column, low, high);
+    return Objects.requireNonNull(number(column, low, high));
   }
 
   /** A moment, in the household's own time unless it has an offset; null where nothing stands. */
@@ -90,7 +91,7 @@ public final class Row {
   /** A moment that must be there and is not still to come. */
   public Instant past(String column, Instant now) {
     needed(column, 40);
-    Instant at = moment(column);
+    Instant at = Objects.requireNonNull(moment(column));
     if (at.isAfter(now)) {
       throw new WrongException(column, "That is still to come.");
     }

@@ -23,6 +23,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -61,7 +62,7 @@ class TableController {
 
   @Operation(summary = "A table for a spreadsheet", hidden = true)
   @GetMapping("/api/tables/{table}.csv")
-  ResponseEntity<StreamingResponseBody> write(
+  @Nullable ResponseEntity<StreamingResponseBody> write(
       @AuthenticationPrincipal Member member, @PathVariable String table) {
     String sql =
         tables.stream()
@@ -90,7 +91,7 @@ class TableController {
               + " with a line that is wrong nothing is kept.")
   @WithoutTurn
   @PostMapping(path = "/api/tables/{table}", consumes = "text/csv")
-  TableReader.TableOutcome read(
+  TableReader.@Nullable TableOutcome read(
       @AuthenticationPrincipal Member member,
       @PathVariable String table,
       @RequestParam(defaultValue = "false") boolean look,
@@ -113,7 +114,7 @@ class TableController {
           } catch (IOException e) {
             throw new UncheckedIOException(e);
           }
-          return null;
+          return true;
         },
         Collections.nCopies(places, household.toString()).toArray());
   }

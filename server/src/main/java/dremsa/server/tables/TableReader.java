@@ -104,9 +104,9 @@ public class TableReader {
           left.add(new LineSaid(line, "", became.why()));
         }
       } catch (Row.WrongException e) {
-        wrong.add(new LineSaid(line, e.column(), e.getMessage()));
+        wrong.add(new LineSaid(line, e.column(), Problem.why(e)));
       } catch (Problem e) {
-        wrong.add(new LineSaid(line, "", e.getMessage()));
+        wrong.add(new LineSaid(line, "", Problem.why(e)));
       }
     }
     boolean kept = wrong.isEmpty() && !look;

@@ -261,7 +261,7 @@ class FormulaReader {
       Formula formula = drafted(name, plain(recipe.path("description").asString("")), model, read);
       return new ReadFormula(name, FormulaJson.of(formula), List.of(), unread);
     } catch (IllegalArgumentException e) {
-      return new ReadFormula(name, null, List.of(new Fault(at, e.getMessage())), unread);
+      return new ReadFormula(name, null, List.of(new Fault(at, Problem.why(e))), unread);
     }
   }
 

@@ -1,2 +1,5 @@
 /** Formulas out and in, in open formats. */
+@NullMarked
 package dremsa.server.transfer;
+
+import org.jspecify.annotations.NullMarked;

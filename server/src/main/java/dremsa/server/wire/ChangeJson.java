@@ -86,7 +86,7 @@ public record ChangeJson(
     throw new AssertionError(change);
   }
 
-  private static ChangeJson ofStep(Kind kind, StepRef at, StepJson step, String words) {
+  private static ChangeJson ofStep(Kind kind, StepRef at, @Nullable StepJson step, String words) {
     return new ChangeJson(kind, null, null, null, null, ref(at), null, step, words);
   }
 
@@ -132,7 +132,7 @@ public record ChangeJson(
     return need(path, "step", step).toCore(path + ".step");
   }
 
-  private static <T> T need(String path, String field, T value) {
+  private static <T> T need(String path, String field, @Nullable T value) {
     if (value == null) {
       throw Problem.invalid(FieldProblem.of(path + "." + field, null, "This is missing."));
     }

@@ -16,6 +16,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -109,10 +110,10 @@ public record FormulaJson(
                 ? new Proportion.Parts(parts)
                 : percent != null
                     ? new Proportion.PercentOfFinished(percent)
-                    : new Proportion.DropsPer100Ml(dropsPer100Ml);
+                    : new Proportion.DropsPer100Ml(Objects.requireNonNull(dropsPer100Ml));
         return new Ingredient(key, material, proportion);
       } catch (IllegalArgumentException e) {
-        throw Problem.invalid(FieldProblem.of(at + "." + field, null, e.getMessage()));
+        throw Problem.invalid(FieldProblem.of(at + "." + field, null, Problem.why(e)));
       }
     }
   }

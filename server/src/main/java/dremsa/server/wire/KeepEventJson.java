@@ -105,7 +105,7 @@ public record KeepEventJson(
       case JOINED ->
           new KeepEvent.Joined(
               at, within("ownMl", ownMl, 1e-6, 1e6), need("other", other).toCore());
-      case SCHOOL -> new KeepEvent.KeptBy(at, rules(need("before", before)), rules(now));
+      case SCHOOL -> new KeepEvent.KeptBy(at, need("before", rules(before)), rules(now));
     };
   }
 

@@ -236,8 +236,10 @@ public record KitchenJson(
 
   /** What was typed later than a trial counts. */
   private static Figure high(HobJson hob) {
-    boolean trialHolds = hob.trial() != null && Math.abs(hob.trial().value() - hob.highW()) < 0.5;
-    return trialHolds ? hob.trial().toCore("hobs.trial", "W") : watts(hob.highW());
+    FigureJson trial = hob.trial();
+    return trial != null && Math.abs(trial.value() - hob.highW()) < 0.5
+        ? trial.toCore("hobs.trial", "W")
+        : watts(hob.highW());
   }
 
   private static Figure watts(double value) {

@@ -292,7 +292,7 @@ public record PredictionJson(
         .toList();
   }
 
-  private static RangeJson range(Range range, double value) {
+  private static RangeJson range(@Nullable Range range, double value) {
     return range == null
         ? new RangeJson(null, value, null)
         : new RangeJson(range.low(), range.value(), range.high());

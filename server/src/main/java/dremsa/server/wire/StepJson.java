@@ -94,22 +94,22 @@ public record StepJson(
 
   /** Fills what a kind of step has; spares it a constructor call of twenty arguments a kind. */
   private static final class Draft implements StepCases<StepJson> {
-    private VesselKind vessel;
-    private Step.LiquidHeat liquid;
-    private Boolean lid;
-    private Boolean stir;
-    private Step.Level level;
-    private Place place;
-    private Integer shakeEveryDays;
-    private Double celsius;
-    private Step.CoolingWay way;
-    private StrainTool tool;
-    private Boolean squeeze;
-    private Container container;
-    private Double portionMl;
-    private Step.Treatment treatment;
-    private String part;
-    private Double share;
+    private @Nullable VesselKind vessel;
+    private Step.@Nullable LiquidHeat liquid;
+    private @Nullable Boolean lid;
+    private @Nullable Boolean stir;
+    private Step.@Nullable Level level;
+    private @Nullable Place place;
+    private @Nullable Integer shakeEveryDays;
+    private @Nullable Double celsius;
+    private Step.@Nullable CoolingWay way;
+    private @Nullable StrainTool tool;
+    private @Nullable Boolean squeeze;
+    private @Nullable Container container;
+    private @Nullable Double portionMl;
+    private Step.@Nullable Treatment treatment;
+    private @Nullable String part;
+    private @Nullable Double share;
 
     @Override
     public StepJson wash(Step.Wash step) {
@@ -265,7 +265,7 @@ public record StepJson(
       return step(at);
     } catch (IllegalArgumentException e) {
       String field = window == null ? at : at + ".window.longest";
-      throw Problem.invalid(FieldProblem.of(field, null, sentence(e.getMessage())));
+      throw Problem.invalid(FieldProblem.of(field, null, sentence(Problem.why(e))));
     }
   }
 
@@ -340,11 +340,11 @@ public record StepJson(
     return value;
   }
 
-  private static boolean yes(Boolean value) {
+  private static boolean yes(@Nullable Boolean value) {
     return Boolean.TRUE.equals(value);
   }
 
-  private static <T> T need(String at, String field, T value) {
+  private static <T> T need(String at, String field, @Nullable T value) {
     if (value == null) {
       throw Problem.invalid(FieldProblem.of(at + "." + field, null, "This is missing."));
     }

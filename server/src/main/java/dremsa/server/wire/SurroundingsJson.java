@@ -92,7 +92,7 @@ public record SurroundingsJson(List<MaterialJson> materials, List<PouredJson> po
   }
 
   private static PouredJson poured(
-      Stock.Poured poured, String material, Inherited age, UUID bottle) {
+      Stock.Poured poured, String material, @Nullable Inherited age, @Nullable UUID bottle) {
     return new PouredJson(
         material,
         bottle,

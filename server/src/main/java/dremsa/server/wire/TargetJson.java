@@ -147,7 +147,7 @@ public record TargetJson(
     return Double.isFinite(value) ? (Object) value : String.valueOf(value);
   }
 
-  private static <T> T need(String field, T value) {
+  private static <T> T need(String field, @Nullable T value) {
     if (value == null) {
       throw Problem.invalid(FieldProblem.of("target." + field, null, "This is missing."));
     }
