@@ -7,6 +7,7 @@ import java.io.InputStream;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.zip.ZipEntry;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -100,7 +101,7 @@ final class ArchiveForm2 {
   }
 
   /** The next line with its end; null after the last. */
-  private static byte[] line(InputStream in) throws IOException {
+  private static byte @Nullable [] line(InputStream in) throws IOException {
     ByteArrayOutputStream line = new ByteArrayOutputStream(1024);
     for (int b = in.read(); b >= 0; b = in.read()) {
       line.write(b);

@@ -10,6 +10,7 @@ import java.sql.SQLException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
@@ -164,8 +165,11 @@ public class Backup {
     String content = table.picture().orElseThrow().name();
     for (String id : ids) {
       byte[] photo =
-          jdbc.queryForObject(
-              "select " + content + " from " + table.name() + " where id = ?", byte[].class, id);
+          Objects.requireNonNull(
+              jdbc.queryForObject(
+                  "select " + content + " from " + table.name() + " where id = ?",
+                  byte[].class,
+                  id));
       tally.one(photo);
       zip.putNextEntry(asItIs(Archive.PHOTOS + id + ".jpg", photo));
       zip.write(photo);

@@ -7,8 +7,10 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -24,7 +26,7 @@ final class Filling implements Archive.Visitor {
   private final Ids ids;
   private final Predicate<KeptTable> which;
 
-  private KeptTable present;
+  private @Nullable KeptTable present;
   private final List<Object[]> waiting = new ArrayList<>();
 
   /** References to rows of the same table, which may stand further down in it: set at its end. */
@@ -51,7 +53,7 @@ final class Filling implements Archive.Visitor {
 
   @Override
   public void row(String name, ObjectNode row) {
-    KeptTable table = tables.find(name);
+    KeptTable table = Objects.requireNonNull(tables.find(name));
     if (!which.test(table)) {
       return;
     }
@@ -112,7 +114,7 @@ final class Filling implements Archive.Visitor {
     return values.toArray();
   }
 
-  private Object value(KeptTable table, Column column, JsonNode cell) {
+  private @Nullable Object value(KeptTable table, Column column, JsonNode cell) {
     String at = "'" + column.name() + "' of '" + table.name() + "'";
     Object value;
     try {
@@ -128,7 +130,7 @@ final class Filling implements Archive.Visitor {
 
   private void flush() {
     if (!waiting.isEmpty()) {
-      jdbc.batchUpdate(insert(present, ""), waiting);
+      jdbc.batchUpdate(insert(Objects.requireNonNull(present), ""), waiting);
       waiting.clear();
     }
   }
@@ -151,7 +153,11 @@ final class Filling implements Archive.Visitor {
     for (Iterator<Object[]> i = within.iterator(); i.hasNext(); i.remove()) {
       Object[] reference = i.next();
       jdbc.update(
-          "update " + present.name() + " set " + reference[0] + " = ? where id = ?",
+          "update "
+              + Objects.requireNonNull(present).name()
+              + " set "
+              + reference[0]
+              + " = ? where id = ?",
           reference[1],
           reference[2]);
     }

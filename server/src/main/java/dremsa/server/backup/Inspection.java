@@ -3,9 +3,11 @@ package dremsa.server.backup;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -14,8 +16,8 @@ final class Inspection implements Archive.Visitor {
   private final Tables tables;
   private final Map<String, Integer> rows = new HashMap<>();
   private final Set<UUID> photos = new HashSet<>();
-  private Archive.Head head;
-  private Ids ids;
+  private Archive.@Nullable Head head;
+  private @Nullable Ids ids;
 
   Inspection(Tables tables) {
     this.tables = tables;
@@ -41,7 +43,7 @@ final class Inspection implements Archive.Visitor {
     if (id.isPresent()) {
       JsonNode value = row.path(id.get().name());
       UUID own = ((Form.OwnId) id.get().form()).uuid(value);
-      ids.stands(name, own);
+      ids().stands(name, own);
       if (table.picture().isPresent()) {
         photos.add(own);
       }
@@ -64,10 +66,10 @@ final class Inspection implements Archive.Visitor {
   }
 
   Archive.Head head() {
-    return head;
+    return Objects.requireNonNull(head);
   }
 
   Ids ids() {
-    return ids;
+    return Objects.requireNonNull(ids);
   }
 }

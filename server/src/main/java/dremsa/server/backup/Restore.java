@@ -67,7 +67,7 @@ public class Restore {
           try {
             read(household, file);
           } catch (DamagedException e) {
-            throw refused(e.getMessage());
+            throw refused(Problem.why(e));
           } catch (IOException e) {
             throw new UncheckedIOException(e);
           }

@@ -10,4 +10,7 @@
  * Filling}, which checks every value; {@code Restore} leads it and has all of it opened before it
  * counts.
  */
+@NullMarked
 package dremsa.server.backup;
+
+import org.jspecify.annotations.NullMarked;

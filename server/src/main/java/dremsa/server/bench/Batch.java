@@ -14,6 +14,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -36,10 +37,10 @@ class Batch {
 
   @Id private UUID id;
   private UUID householdId;
-  private UUID parentId;
+  private @Nullable UUID parentId;
   private String code;
   private String formulaId;
-  private Integer formulaVersion;
+  private @Nullable Integer formulaVersion;
   private String formulaName;
 
   @Column(length = 16_000_000)
@@ -47,7 +48,7 @@ class Batch {
 
   /** As it was before the run put steps in or changed them; null where it did not. */
   @Column(length = 16_000_000)
-  private String plannedFormula;
+  private @Nullable String plannedFormula;
 
   @Column(length = 16_000_000)
   private String kitchen;
@@ -66,9 +67,9 @@ class Batch {
   private double scale;
 
   /** What the self-check called dangerous; null where it called nothing so. */
-  private String overridden;
+  private @Nullable String overridden;
 
-  private String overrideReason;
+  private @Nullable String overrideReason;
 
   @Enumerated(EnumType.STRING)
   @Column(columnDefinition = "varchar(20)")
@@ -79,9 +80,9 @@ class Batch {
   /** Of a planned batch: when it shall start. */
   private Instant startedAt;
 
-  private Instant endedAt;
-  private Double bottledMl;
-  @Version private Long version;
+  private @Nullable Instant endedAt;
+  private @Nullable Double bottledMl;
+  @Version private @Nullable Long version;
 
   @ElementCollection(fetch = FetchType.LAZY)
   @CollectionTable(name = "batch_step", joinColumns = @JoinColumn(name = "batch_id"))
@@ -208,14 +209,14 @@ class Batch {
   }
 
   private void next() {
-    steps.add(new StepDone(householdId, present().endedAt()));
+    steps.add(new StepDone(householdId, Objects.requireNonNull(present().endedAt())));
     step++;
   }
 
   /** What was measured as a step ended is put in afterwards. */
   void measured(int index, StepDone.Report report) {
     StepDone done = steps.get(index);
-    done.end(done.endedAt(), report);
+    done.end(Objects.requireNonNull(done.endedAt()), report);
   }
 
   StepDone present() {
@@ -275,7 +276,7 @@ class Batch {
     before.steps().forEach(state -> steps.add(StepDone.of(householdId, state)));
     if (before.formula() != null) {
       formula = before.formula();
-      plan = before.plan();
+      plan = Objects.requireNonNull(before.plan());
     }
   }
 
@@ -288,7 +289,7 @@ class Batch {
   }
 
   /** The batch that it is a part of; null for a whole one. */
-  UUID parentId() {
+  @Nullable UUID parentId() {
     return parentId;
   }
 
@@ -301,7 +302,7 @@ class Batch {
   }
 
   /** The kept state it was brewed from; null for a built-in formula. */
-  Integer formulaVersion() {
+  @Nullable Integer formulaVersion() {
     return formulaVersion;
   }
 
@@ -334,16 +335,16 @@ class Batch {
     return startedAt;
   }
 
-  Instant endedAt() {
+  @Nullable Instant endedAt() {
     return endedAt;
   }
 
-  Double bottledMl() {
+  @Nullable Double bottledMl() {
     return bottledMl;
   }
 
   long version() {
-    return version;
+    return Objects.requireNonNull(version);
   }
 
   /** The steps that have begun. */

@@ -10,6 +10,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -74,7 +75,7 @@ class BatchEntry {
 
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
-  private Long id;
+  private @Nullable Long id;
 
   private UUID householdId;
   private UUID batchId;
@@ -85,8 +86,8 @@ class BatchEntry {
   @Column(columnDefinition = "varchar(20)")
   private Kind kind;
 
-  private Double amount;
-  private String subject;
+  private @Nullable Double amount;
+  private @Nullable String subject;
   private String words;
   private String source;
 
@@ -111,9 +112,15 @@ class BatchEntry {
    * @param subject the ingredient's key; null for all else
    * @param source {@link #TYPED} or the name of a device
    */
-  record What(Kind kind, Double amount, String subject, String words, String source) {}
+  record What(
+      Kind kind, @Nullable Double amount, @Nullable String subject, String words, String source) {
+    /** The amount of what has one. */
+    double number() {
+      return Objects.requireNonNull(amount);
+    }
+  }
 
-  Long id() {
+  @Nullable Long id() {
     return id;
   }
 

@@ -6,13 +6,14 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** A tap that can be taken back: the batch as it was before it. */
 @Entity
 class BatchTap {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
-  private Long id;
+  private @Nullable Long id;
 
   private UUID householdId;
   private UUID batchId;

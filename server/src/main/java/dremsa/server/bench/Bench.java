@@ -32,6 +32,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -152,9 +153,12 @@ public class Bench {
       return at;
     }
     double minutes = prediction.steps().get(prediction.steps().size() - 1).endMinute();
-    boolean ready = when.readyBy() != null;
+    Instant readyBy = when.readyBy();
+    boolean ready = readyBy != null;
     Instant starts =
-        ready ? when.readyBy().minusMillis(Math.round(minutes * 60_000)) : when.startAt();
+        readyBy == null
+            ? Objects.requireNonNull(when.startAt())
+            : readyBy.minusMillis(Math.round(minutes * 60_000));
     String field = ready ? "readyBy" : "startAt";
     if (starts.isBefore(at.minus(JUST_NOW))) {
       throw Problem.invalid(
@@ -360,7 +364,7 @@ public class Bench {
     }
   }
 
-  private static String words(Step step, Window.Timing timing, Done done) {
+  private static String words(Step step, Window.@Nullable Timing timing, Done done) {
     StringBuilder words = new StringBuilder(StepWords.headline(step));
     if (timing != null && timing != Window.Timing.RIGHT) {
       words.append(timing == Window.Timing.EARLY ? ", early" : ", late");

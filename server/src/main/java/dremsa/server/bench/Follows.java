@@ -131,7 +131,7 @@ class Follows {
     try {
       take(household, batch, devices.read(device, pot), sure, now);
     } catch (DeviceException e) {
-      throw new Problem(HttpStatus.SERVICE_UNAVAILABLE, "device", e.getMessage(), List.of());
+      throw new Problem(HttpStatus.SERVICE_UNAVAILABLE, "device", Problem.why(e), List.of());
     }
   }
 
@@ -207,7 +207,7 @@ class Follows {
         problem = "Its battery is low.";
       }
     } catch (DeviceException | Problem e) {
-      problem = e.getMessage();
+      problem = Problem.why(e);
     }
     note(row, problem, now);
   }

@@ -13,6 +13,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 
 /** Says to the model what is known of a batch: its taps and its log over its plan. */
 final class Happened {
@@ -38,7 +39,7 @@ final class Happened {
         double minute = minutes(steps.get(entry.stepIndex()).startedAt(), entry.enteredAt());
         facts =
             Weighing.read(
-                brew, scale, vessels, facts, entry.stepIndex(), minute, entry.what().amount());
+                brew, scale, vessels, facts, entry.stepIndex(), minute, entry.what().number());
       }
     }
     return facts;
@@ -85,10 +86,11 @@ final class Happened {
       known =
           switch (what.kind()) {
             case TEMPERATURE ->
-                known.withTemperature(minutes(step.startedAt(), entry.enteredAt()), what.amount());
-            case VOLUME -> unlessAtItsEnd(Reading.VOLUME, what.amount(), step, known);
-            case PH -> unlessAtItsEnd(Reading.PH, what.amount(), step, known);
-            case INGREDIENT -> known.withWeighed(what.subject(), what.amount());
+                known.withTemperature(minutes(step.startedAt(), entry.enteredAt()), what.number());
+            case VOLUME -> unlessAtItsEnd(Reading.VOLUME, what.number(), step, known);
+            case PH -> unlessAtItsEnd(Reading.PH, what.number(), step, known);
+            case INGREDIENT ->
+                known.withWeighed(Objects.requireNonNull(what.subject()), what.number());
             case WEIGHT, SMELL, SHAKEN, NOTE -> known;
           };
     }

@@ -16,6 +16,7 @@ import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -85,7 +86,9 @@ class KeptBatches implements KeptTables {
             Column.text("overridden", 1000).orNull(),
             Column.text("override_reason", 300).orNull())
         .atMost(MOST_BATCHES)
-        .where(row -> !ended(row.get("status")) || row.get("ended_at") != null);
+        .where(
+            row ->
+                !ended(Objects.requireNonNull(row.get("status"))) || row.get("ended_at") != null);
   }
 
   private static boolean ended(Object status) {
@@ -172,7 +175,7 @@ class KeptBatches implements KeptTables {
             Column.text("source", 80))
         .where(
             row ->
-                switch (BatchEntry.Kind.valueOf((String) row.get("kind"))) {
+                switch (BatchEntry.Kind.valueOf(Objects.requireNonNull((String) row.get("kind")))) {
                   case SMELL, SHAKEN, NOTE -> true;
                   case INGREDIENT -> row.get("amount") != null && row.get("subject") != null;
                   case TEMPERATURE, WEIGHT, VOLUME, PH -> row.get("amount") != null;

@@ -142,7 +142,8 @@ class Log {
     repository.flush();
   }
 
-  void note(Batch batch, Instant at, Happening.Kind kind, Double millilitres, String detail) {
+  void note(
+      Batch batch, Instant at, Happening.Kind kind, @Nullable Double millilitres, String detail) {
     history.note(
         batch.householdId(), batch.id(), null, at, kind, millilitres, new Told.Words(detail));
   }

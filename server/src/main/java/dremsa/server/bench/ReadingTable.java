@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** What was read, measured and noted while a batch was brewed. */
@@ -133,7 +134,7 @@ class ReadingTable implements HouseholdTable {
               () -> new Row.WrongException("kind", "'" + word + "' is nothing that is read."));
     }
 
-    private Taken measured(Batch batch, int step, Reading kind, Double amount) {
+    private Taken measured(Batch batch, int step, Reading kind, @Nullable Double amount) {
       if (amount == null) {
         throw new Row.WrongException("amount", "This is missing.");
       }

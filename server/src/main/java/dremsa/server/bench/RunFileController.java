@@ -21,10 +21,13 @@ import java.time.Instant;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -73,7 +76,7 @@ class RunFileController {
                 "source")
             .get();
     try (CSVPrinter csv = new CSVPrinter(text, format)) {
-      for (Object[] line : lines(run, household)) {
+      for (@Nullable Object[] line : lines(run, household)) {
         csv.printRecord(line);
       }
     } catch (IOException e) {
@@ -82,8 +85,8 @@ class RunFileController {
     return file(run.code() + "-readings.csv", "text/csv", text.toString());
   }
 
-  private static List<Object[]> lines(RunView run, Household household) {
-    List<Object[]> lines = new ArrayList<>();
+  private static List<@Nullable Object[]> lines(RunView run, Household household) {
+    List<@Nullable Object[]> lines = new ArrayList<>();
     for (EntryLine e : run.log()) {
       lines.add(
           line(
@@ -105,12 +108,16 @@ class RunFileController {
         measured(lines, run, household, i, step);
       }
     }
-    lines.sort((a, b) -> a[0].toString().compareTo(b[0].toString()));
+    lines.sort(Comparator.comparing(line -> String.valueOf(line[0])));
     return lines;
   }
 
   private static void measured(
-      List<Object[]> lines, RunView run, Household household, int index, StepRecord step) {
+      List<@Nullable Object[]> lines,
+      RunView run,
+      Household household,
+      int index,
+      StepRecord step) {
     step.readings()
         .forEach(
             (kind, amount) ->
@@ -118,7 +125,7 @@ class RunFileController {
                     line(
                         run,
                         household,
-                        step.endedAt(),
+                        Objects.requireNonNull(step.endedAt()),
                         index,
                         kind.name(),
                         amount,
@@ -127,14 +134,14 @@ class RunFileController {
                         BatchEntry.TYPED)));
   }
 
-  private static Object[] line(
+  private static @Nullable Object[] line(
       RunView run,
       Household household,
       Instant at,
       int step,
       String kind,
-      Double amount,
-      String subject,
+      @Nullable Double amount,
+      @Nullable String subject,
       String words,
       String source) {
     String unit =

@@ -38,8 +38,10 @@ import dremsa.server.wire.PredictionJson;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Draws runs up for screens, exports and the worktop. */
@@ -324,7 +326,7 @@ class RunViews {
   private static EntryLine entry(BatchEntry e) {
     BatchEntry.What what = e.what();
     return new EntryLine(
-        e.id(),
+        Objects.requireNonNull(e.id()),
         e.stepIndex(),
         e.enteredAt(),
         what.kind(),
@@ -360,7 +362,7 @@ class RunViews {
     return lines;
   }
 
-  private static Prediction refitted(Batch batch, Runs.Run run, int step, double factor) {
+  private static @Nullable Prediction refitted(Batch batch, Runs.Run run, int step, double factor) {
     Facts facts =
         run.facts()
             .with(
@@ -371,7 +373,8 @@ class RunViews {
     return run.brew().predict(batch.scale(), run.vessels(), facts);
   }
 
-  private static Instant at(Batch batch, Landmark landmark, Optional<Prediction> prediction) {
+  private static @Nullable Instant at(
+      Batch batch, Landmark landmark, Optional<Prediction> prediction) {
     if (prediction.isEmpty()) {
       return null;
     }

@@ -16,6 +16,7 @@ import dremsa.server.wire.TargetJson;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -72,7 +73,7 @@ public class Runs {
     return repository
         .findByHouseholdIdAndCode(household, code)
         .filter(batch -> batch.status() == Batch.Status.BOTTLED)
-        .map(batch -> record(batch, batch.endedAt()));
+        .map(batch -> record(batch, Objects.requireNonNull(batch.endedAt())));
   }
 
   /**

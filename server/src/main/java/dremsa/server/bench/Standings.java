@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Draws up ferments, soaks and macerations by the day. */
@@ -79,7 +80,7 @@ class Standings {
                 .toList()));
   }
 
-  private static Instant at(Instant now, double minutes) {
+  private static @Nullable Instant at(Instant now, double minutes) {
     return Double.isInfinite(minutes) ? null : Moment.after(now, minutes);
   }
 
@@ -120,7 +121,7 @@ class Standings {
     return days;
   }
 
-  private static Double last(List<BatchEntry.What> entered, BatchEntry.Kind kind) {
+  private static @Nullable Double last(List<BatchEntry.What> entered, BatchEntry.Kind kind) {
     return entered.stream()
         .filter(e -> e.kind() == kind)
         .reduce((a, b) -> b)

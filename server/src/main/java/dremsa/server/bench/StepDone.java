@@ -17,11 +17,11 @@ import org.jspecify.annotations.Nullable;
 class StepDone {
   private UUID householdId;
   private Instant startedAt;
-  private Instant endedAt;
+  private @Nullable Instant endedAt;
 
   @Enumerated(EnumType.STRING)
   @Column(columnDefinition = "varchar(10)")
-  private Window.Timing timing;
+  private Window.@Nullable Timing timing;
 
   private boolean cueSeen;
 
@@ -55,11 +55,7 @@ class StepDone {
       boolean skipped,
       double extendedMin,
       double waterMl,
-      double waterC) {
-    State {
-      readings = Map.copyOf(readings);
-    }
-  }
+      double waterC) {}
 
   /** What the maker says when a step ends; empty fields were not said. */
   record Report(
@@ -118,7 +114,7 @@ class StepDone {
     return startedAt;
   }
 
-  Instant endedAt() {
+  @Nullable Instant endedAt() {
     return endedAt;
   }
 }

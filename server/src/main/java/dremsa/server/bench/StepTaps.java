@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -49,7 +50,8 @@ class StepTaps {
     return run.brew().formula().steps().get(tap.index());
   }
 
-  private void keep(Batch batch, At tap, Happening.Kind kind, Double millilitres, String words) {
+  private void keep(
+      Batch batch, At tap, Happening.Kind kind, @Nullable Double millilitres, String words) {
     log.saved(batch, tap.at());
     log.note(batch, tap.at(), kind, millilitres, words);
   }
@@ -80,7 +82,7 @@ class StepTaps {
 
   /** Gives the present step more time. */
   @Transactional
-  void extend(At tap, double minutes, String reason) {
+  void extend(At tap, double minutes, @Nullable String reason) {
     Batch batch = present(tap);
     Step step = step(runs.of(batch, tap.at()), tap);
     Window window =
@@ -111,7 +113,7 @@ class StepTaps {
 
   /** Pours plain water in. */
   @Transactional
-  void pourWater(At tap, double millilitres, double celsius, String reason) {
+  void pourWater(At tap, double millilitres, double celsius, @Nullable String reason) {
     Batch batch = present(tap);
     Runs.Run run = runs.of(batch, tap.at());
     Step step = step(run, tap);
@@ -141,7 +143,7 @@ class StepTaps {
 
   /** Does the step before once more, now. */
   @Transactional
-  void again(At tap, String reason) {
+  void again(At tap, @Nullable String reason) {
     Batch batch = present(tap);
     Runs.Run run = runs.of(batch, tap.at());
     if (tap.index() == 0) {
@@ -197,7 +199,7 @@ class StepTaps {
     batch.change(stored.write(FormulaJson.of(formula)), stored.write(minutes));
   }
 
-  private static String because(String reason) {
+  private static String because(@Nullable String reason) {
     return reason == null || reason.isBlank() ? "" : ": " + reason;
   }
 }

@@ -25,6 +25,7 @@ import net.fortuna.ical4j.model.property.Uid;
 import net.fortuna.ical4j.model.property.Url;
 import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
 import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
+import org.jspecify.annotations.Nullable;
 
 /** Writes events as iCalendar (RFC 5545), moments in UTC so that no zone table is needed. */
 public final class CalendarFile {
@@ -43,11 +44,11 @@ public final class CalendarFile {
   public record Event(
       String uid,
       Temporal start,
-      Duration length,
+      @Nullable Duration length,
       String summary,
       String description,
       List<Duration> alarms,
-      String link) {}
+      @Nullable String link) {}
 
   /** The file's text. */
   public static String of(List<Event> events, Instant written) {

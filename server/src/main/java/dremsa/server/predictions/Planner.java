@@ -36,8 +36,10 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
@@ -95,7 +97,7 @@ public class Planner {
     }
     Formula formula =
         plan.formula() == null
-            ? formulas.get(household, plan.formulaId())
+            ? formulas.get(household, Objects.requireNonNull(plan.formulaId()))
             : plan.formula().toCore("formula");
     if (plan.variant() != null) {
       Variant variant =
@@ -187,9 +189,9 @@ public class Planner {
       return Stock.planned(formula, kitchen, all, id -> formulas.find(household, id));
     } catch (CyclicFormulasException e) {
       throw Problem.invalid(
-          FieldProblem.of(place(formula, e.material()), e.material(), e.getMessage()));
+          FieldProblem.of(place(formula, e.material()), e.material(), Problem.why(e)));
     } catch (UnknownMaterialException e) {
-      throw Problem.invalid(FieldProblem.of(place(formula, e.id()), e.id(), e.getMessage()));
+      throw Problem.invalid(FieldProblem.of(place(formula, e.id()), e.id(), Problem.why(e)));
     }
   }
 
@@ -211,7 +213,7 @@ public class Planner {
     try {
       return Brew.of(formula, kitchen, all, stock);
     } catch (UnknownMaterialException e) {
-      throw Problem.invalid(FieldProblem.of(place(formula, e.id()), e.id(), e.getMessage()));
+      throw Problem.invalid(FieldProblem.of(place(formula, e.id()), e.id(), Problem.why(e)));
     }
   }
 
@@ -230,7 +232,7 @@ public class Planner {
     return "formula.ingredients";
   }
 
-  private static Facts facts(List<PlannedStep> steps, Formula formula) {
+  private static Facts facts(@Nullable List<PlannedStep> steps, Formula formula) {
     Facts facts = Facts.NONE;
     for (int i = 0; steps != null && i < steps.size(); i++) {
       PlannedStep plan = steps.get(i);
@@ -258,7 +260,7 @@ public class Planner {
   }
 
   private static Solution.Reached solve(
-      Brew brew, TargetJson wanted, MakeJson likeness, Facts facts) {
+      Brew brew, TargetJson wanted, @Nullable MakeJson likeness, Facts facts) {
     Target target = wanted.toCore(brew);
     Optional<Make> make = Optional.ofNullable(likeness).map(MakeJson::toCore);
     try {

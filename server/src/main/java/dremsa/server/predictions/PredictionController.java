@@ -180,7 +180,8 @@ class PredictionController {
   }
 
   /** Prices by ingredient key: those given, else those of the lots on hand. */
-  private Map<String, Double> prices(UUID household, Map<String, PriceJson> prices, Brew brew) {
+  private @Nullable Map<String, Double> prices(
+      UUID household, @Nullable Map<String, PriceJson> prices, Brew brew) {
     Map<String, Double> perGram = new HashMap<>();
     if (prices == null) {
       Map<String, Double> ofLots = lotPrices.perGram(household);
@@ -210,7 +211,7 @@ class PredictionController {
     return perGram;
   }
 
-  private static Double shopPer100Ml(PriceJson price) {
+  private static @Nullable Double shopPer100Ml(@Nullable PriceJson price) {
     return price == null
         ? null
         : 100

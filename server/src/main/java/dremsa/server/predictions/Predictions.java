@@ -161,7 +161,7 @@ public class Predictions {
     return start.plusMillis(Math.round(prediction.heat().bottledMinute() * 60_000));
   }
 
-  private static PredictionJson.BatchCostJson cost(Prediction prediction, Asked asked) {
+  private static PredictionJson.@Nullable BatchCostJson cost(Prediction prediction, Asked asked) {
     if (asked.pricePerGram() == null) {
       return null;
     }

@@ -14,6 +14,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -61,9 +62,9 @@ class Bottle {
 
   @Enumerated(EnumType.STRING)
   @Column(columnDefinition = "varchar(20)")
-  private DiscardReason endReason;
+  private @Nullable DiscardReason endReason;
 
-  private Instant endedAt;
+  private @Nullable Instant endedAt;
 
   @Enumerated(EnumType.STRING)
   @Column(columnDefinition = "varchar(20)")
@@ -75,22 +76,22 @@ class Bottle {
   private boolean marked;
 
   /** On a label that was printed; it never moves later. */
-  private LocalDate printedDay;
+  private @Nullable LocalDate printedDay;
 
   /** Told by a table that was read in; it never moves later either. */
-  private LocalDate toldDay;
+  private @Nullable LocalDate toldDay;
 
   @Enumerated(EnumType.STRING)
   @Column(columnDefinition = "varchar(20)")
   private Place firstPlace;
 
   /** The bottle that it was parted from; null for one filled from the pot. */
-  private UUID parentId;
+  private @Nullable UUID parentId;
 
   /** When the container was sterilised before it was filled; null where nobody said so. */
-  private Instant sterilisedAt;
+  private @Nullable Instant sterilisedAt;
 
-  @Version private Long version;
+  @Version private @Nullable Long version;
 
   protected Bottle() {}
 
@@ -160,7 +161,7 @@ class Bottle {
   }
 
   /** It was told another last day once: an earlier one binds, as a printed one does. */
-  void toldOnce(LocalDate day) {
+  void toldOnce(@Nullable LocalDate day) {
     toldDay = day;
   }
 
@@ -250,7 +251,7 @@ class Bottle {
     leftMl = Math.min(filledMl, leftMl + millilitres);
   }
 
-  void end(Status how, DiscardReason reason, Instant at) {
+  void end(Status how, @Nullable DiscardReason reason, Instant at) {
     status = how;
     endReason = reason;
     endedAt = at;
@@ -340,11 +341,11 @@ class Bottle {
     return status;
   }
 
-  DiscardReason endReason() {
+  @Nullable DiscardReason endReason() {
     return endReason;
   }
 
-  Instant endedAt() {
+  @Nullable Instant endedAt() {
     return endedAt;
   }
 
@@ -360,7 +361,7 @@ class Bottle {
     return marked;
   }
 
-  LocalDate printedDay() {
+  @Nullable LocalDate printedDay() {
     return printedDay;
   }
 
@@ -376,15 +377,15 @@ class Bottle {
     return firstPlace;
   }
 
-  Instant sterilisedAt() {
+  @Nullable Instant sterilisedAt() {
     return sterilisedAt;
   }
 
-  UUID parentId() {
+  @Nullable UUID parentId() {
     return parentId;
   }
 
   long version() {
-    return version;
+    return Objects.requireNonNull(version);
   }
 }

@@ -261,7 +261,7 @@ class BottleController {
           households.of(member.household()).measureSystem(),
           kitchens.of(member.household()).counts());
     } catch (IllegalArgumentException e) {
-      throw Problem.invalid(FieldProblem.of("amount", typed, e.getMessage()));
+      throw Problem.invalid(FieldProblem.of("amount", typed, Problem.why(e)));
     }
   }
 

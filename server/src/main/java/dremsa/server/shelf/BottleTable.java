@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
@@ -163,7 +164,7 @@ class BottleTable implements HouseholdTable {
     return bottle;
   }
 
-  private UUID parent(Household household, String code, Row row) {
+  private @Nullable UUID parent(Household household, String code, Row row) {
     Double number = row.number("parted_from", 1, 1000);
     return number == null
         ? null

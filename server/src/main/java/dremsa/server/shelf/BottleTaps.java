@@ -282,7 +282,7 @@ public class BottleTaps {
     for (Bottle bottle :
         repository.findByHouseholdIdAndBatchIdOrderByNumber(asked.householdId(), asked.batchId())) {
       if (bottle.status() == Bottle.Status.STANDING) {
-        KeepEvent.Rules now = kept.now();
+        KeepEvent.Rules now = Objects.requireNonNull(kept.now());
         keep(bottle, change, new KeepEvent.KeptBy(kept.at(), bottle.rules(), now));
         bottle.keepBy(now);
         note(
@@ -306,7 +306,7 @@ public class BottleTaps {
         parts.stream().anyMatch(p -> p.kind() == Happening.Kind.FROZEN)
             && parts.stream().anyMatch(p -> p.kind() == Happening.Kind.POURED_OUT);
     for (Happening part : parts) {
-      Bottle bottle = shelf.get(household, part.bottleId());
+      Bottle bottle = shelf.get(household, Objects.requireNonNull(part.bottleId()));
       part.undo();
       List<KeepEvent> meant =
           kept.stream()
@@ -315,14 +315,14 @@ public class BottleTaps {
               .toList();
       switch (part.kind()) {
         case POURED_OUT -> {
-          bottle.putBack(part.millilitres());
+          bottle.putBack(Objects.requireNonNull(part.millilitres()));
           bottle.standAgain();
         }
         case POURED_IN -> {
-          if (bottle.leftMl() + Meaning.EYE < part.millilitres()) {
+          if (bottle.leftMl() + Meaning.EYE < Objects.requireNonNull(part.millilitres())) {
             throw Problem.conflict("Too little is left of what was poured in.");
           }
-          bottle.take(part.millilitres());
+          bottle.take(Objects.requireNonNull(part.millilitres()));
         }
         case SCHOOL_CHANGED ->
             KeepEvent.only(KeepEvent.KeptBy.class, meant)
@@ -339,7 +339,7 @@ public class BottleTaps {
     }
     kept.forEach(BottleEvent::undo);
     for (Happening part : parts) {
-      Bottle bottle = shelf.get(household, part.bottleId());
+      Bottle bottle = shelf.get(household, Objects.requireNonNull(part.bottleId()));
       if (parted && part.kind() == Happening.Kind.FROZEN) {
         if (!bottle.untouched()) {
           throw Problem.conflict("Something of the portions was used already.");

@@ -17,17 +17,17 @@ import org.jspecify.annotations.Nullable;
 class BottleUse {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
-  private Long id;
+  private @Nullable Long id;
 
   private UUID householdId;
   private UUID bottleId;
   private Instant usedAt;
   private double millilitres;
-  private String who;
+  private @Nullable String who;
 
   @Enumerated(EnumType.STRING)
   @Column(columnDefinition = "varchar(20)")
-  private Purpose purpose;
+  private @Nullable Purpose purpose;
 
   private boolean undone;
 
@@ -55,7 +55,7 @@ class BottleUse {
     undone = true;
   }
 
-  Long id() {
+  @Nullable Long id() {
     return id;
   }
 

@@ -230,7 +230,7 @@ class EventTable implements HouseholdTable {
       return happened(row, batch.get(), bottle, at);
     }
 
-    private Taken happened(Row row, UUID batch, Bottle bottle, Instant at) {
+    private Taken happened(Row row, UUID batch, @Nullable Bottle bottle, Instant at) {
       Happening.Kind kind = row.choice("kind", Happening.Kind.class, null);
       Double ml = row.number("millilitres", 0, 1e6);
       Told tells = told(row, kind);
@@ -284,7 +284,7 @@ class EventTable implements HouseholdTable {
       };
     }
 
-    private UUID change(Row row) {
+    private @Nullable UUID change(Row row) {
       Double number = row.number("change", 0, 1e9);
       return number == null
           ? null

@@ -20,6 +20,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -125,7 +126,8 @@ class Fridge {
             null,
             new Told.Words(spell.words()));
       }
-      touched.add(Touched.of(bottle, was, bottle.lastDay(), bottle.useNow()));
+      touched.add(
+          Touched.of(bottle, Objects.requireNonNull(was), bottle.lastDay(), bottle.useNow()));
     }
     return new Outcome(event.id(), touched);
   }

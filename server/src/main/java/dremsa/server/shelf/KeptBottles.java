@@ -17,6 +17,7 @@ import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -99,12 +100,15 @@ class KeptBottles implements KeptTables {
             Column.word("kind", KeepEvent.Kind.class),
             Column.json("said", text -> event(text, Instant.EPOCH)),
             Column.yesNo("undone"))
-        .where(row -> event((String) row.get("said"), Instant.EPOCH).kind() == kind(row))
+        .where(
+            row ->
+                event(Objects.requireNonNull((String) row.get("said")), Instant.EPOCH).kind()
+                    == kind(row))
         .lifted(earlier::lift);
   }
 
   private static KeepEvent.Kind kind(Map<String, @Nullable Object> row) {
-    return KeepEvent.Kind.valueOf((String) row.get("kind"));
+    return KeepEvent.Kind.valueOf(Objects.requireNonNull((String) row.get("kind")));
   }
 
   private KeepEvent event(String said, Instant at) {

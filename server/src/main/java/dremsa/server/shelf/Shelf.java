@@ -21,7 +21,9 @@ import dremsa.server.kitchens.Kitchens;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -256,14 +258,15 @@ public class Shelf {
     }
     last.undo();
     if (last.kind() != Happening.Kind.DISCARDED) {
-      uses.takeBack(bottle, last.millilitres(), last.happenedAt(), at);
+      uses.takeBack(bottle, Objects.requireNonNull(last.millilitres()), last.happenedAt(), at);
       bottle.putBack(last.millilitres());
     }
     bottle.standAgain();
     judging.saved(bottle, at);
   }
 
-  private void note(Bottle bottle, Instant at, Happening.Kind kind, Double millilitres, Told told) {
+  private void note(
+      Bottle bottle, Instant at, Happening.Kind kind, @Nullable Double millilitres, Told told) {
     history.note(bottle.householdId(), bottle.batchId(), bottle.id(), at, kind, millilitres, told);
   }
 }

@@ -53,7 +53,7 @@ class Uses {
     events.publishEvent(
         new Used(
             bottle.householdId(),
-            use.id(),
+            Objects.requireNonNull(use.id()),
             bottle.id(),
             known.contents(millilitres, at),
             millilitres,
@@ -100,7 +100,8 @@ class Uses {
             use -> {
               use.undo();
               events.publishEvent(
-                  new UseTakenBack(bottle.householdId(), use.id(), bottle.id(), now));
+                  new UseTakenBack(
+                      bottle.householdId(), Objects.requireNonNull(use.id()), bottle.id(), now));
             });
   }
 }

@@ -8,7 +8,9 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Objects;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** Some of a material, got at one time. */
 @Entity
@@ -32,18 +34,23 @@ class Lot {
   private double grams;
   private double leftGrams;
   private LocalDate gotOn;
-  private LocalDate openedOn;
-  private Double price;
-  private String place;
-  private String note;
-  private UUID driedFrom;
-  private Instant endedAt;
-  @Version private Long version;
+  private @Nullable LocalDate openedOn;
+  private @Nullable Double price;
+  private String place = "";
+  private String note = "";
+  private @Nullable UUID driedFrom;
+  private @Nullable Instant endedAt;
+  @Version private @Nullable Long version;
 
   protected Lot() {}
 
   /** What is told of a lot and may be put right later. */
-  record Told(LocalDate gotOn, LocalDate openedOn, Double price, String place, String note) {}
+  record Told(
+      LocalDate gotOn,
+      @Nullable LocalDate openedOn,
+      @Nullable Double price,
+      String place,
+      String note) {}
 
   Lot(
       UUID id,
@@ -51,7 +58,7 @@ class Lot {
       String materialId,
       Origin origin,
       double grams,
-      UUID driedFrom,
+      @Nullable UUID driedFrom,
       Told told) {
     this.id = id;
     this.householdId = householdId;
@@ -60,6 +67,7 @@ class Lot {
     this.grams = grams;
     this.leftGrams = grams;
     this.driedFrom = driedFrom;
+    this.gotOn = told.gotOn();
     tell(told);
   }
 
@@ -76,7 +84,7 @@ class Lot {
     leftGrams = Math.max(0, leftGrams - taken);
   }
 
-  void end(Instant at) {
+  void end(@Nullable Instant at) {
     endedAt = at;
   }
 
@@ -114,11 +122,11 @@ class Lot {
     return gotOn;
   }
 
-  LocalDate openedOn() {
+  @Nullable LocalDate openedOn() {
     return openedOn;
   }
 
-  Double price() {
+  @Nullable Double price() {
     return price;
   }
 
@@ -130,15 +138,15 @@ class Lot {
     return note;
   }
 
-  UUID driedFrom() {
+  @Nullable UUID driedFrom() {
     return driedFrom;
   }
 
-  Instant endedAt() {
+  @Nullable Instant endedAt() {
     return endedAt;
   }
 
   long version() {
-    return version;
+    return Objects.requireNonNull(version);
   }
 }

@@ -9,6 +9,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** Something that happened to a lot. */
 @Entity
@@ -25,11 +26,11 @@ class LotHappening {
 
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
-  private Long id;
+  private @Nullable Long id;
 
   private UUID householdId;
   private UUID lotId;
-  private UUID batchId;
+  private @Nullable UUID batchId;
   private Instant happenedAt;
 
   @Enumerated(EnumType.STRING)
@@ -44,7 +45,8 @@ class LotHappening {
 
   protected LotHappening() {}
 
-  LotHappening(Lot lot, UUID batchId, Instant happenedAt, Kind kind, double grams, String detail) {
+  LotHappening(
+      Lot lot, @Nullable UUID batchId, Instant happenedAt, Kind kind, double grams, String detail) {
     this.householdId = lot.householdId();
     this.lotId = lot.id();
     this.batchId = batchId;

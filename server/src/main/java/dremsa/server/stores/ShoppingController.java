@@ -11,6 +11,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -70,7 +71,9 @@ class ShoppingController {
                 null,
                 line.name(),
                 false,
-                Said.of("%.0f g left, you want %.0f g", line.leftGrams(), line.minimumGrams())));
+                Said.of(
+                    "%.0f g left, you want %.0f g",
+                    line.leftGrams(), Objects.requireNonNull(line.minimumGrams()))));
       } else if (line.age() == StoreLife.Age.OVER) {
         list.add(new ShoppingLine(null, line.name(), false, "past its best"));
       }

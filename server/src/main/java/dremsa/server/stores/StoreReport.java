@@ -119,7 +119,7 @@ class StoreReport {
   }
 
   private static StoreLine line(
-      Material material, List<Lot> of, Double minimum, LocalDate today, Materials all) {
+      Material material, List<Lot> of, @Nullable Double minimum, LocalDate today, Materials all) {
     MaterialKind kind = material.kind();
     double left = of.stream().mapToDouble(Lot::leftGrams).sum();
     StoreLife.Age worst =

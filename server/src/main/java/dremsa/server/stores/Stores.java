@@ -158,7 +158,12 @@ public class Stores implements LotPrices {
   }
 
   private void takeOut(
-      Lot lot, UUID batch, double grams, Instant at, LotHappening.Kind kind, String detail) {
+      Lot lot,
+      @Nullable UUID batch,
+      double grams,
+      Instant at,
+      LotHappening.Kind kind,
+      String detail) {
     lot.take(grams);
     lot.opened(households.of(lot.householdId()).day(at));
     note(lot, batch, at, kind, grams, detail);
@@ -371,7 +376,12 @@ public class Stores implements LotPrices {
   }
 
   private void note(
-      Lot lot, UUID batch, Instant at, LotHappening.Kind kind, double grams, String detail) {
+      Lot lot,
+      @Nullable UUID batch,
+      Instant at,
+      LotHappening.Kind kind,
+      double grams,
+      String detail) {
     happenings.save(new LotHappening(lot, batch, at, kind, grams, detail));
   }
 }

@@ -311,7 +311,7 @@ class StoresController {
     }
   }
 
-  private static String text(String value) {
+  private static String text(@Nullable String value) {
     return value == null ? "" : value.strip();
   }
 }
