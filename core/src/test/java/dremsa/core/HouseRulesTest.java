@@ -1,5 +1,6 @@
 package dremsa.core;
 
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
@@ -102,4 +103,8 @@ class HouseRulesTest {
           .orShould()
           .dependOnClassesThat()
           .areAssignableTo(java.io.Reader.class);
+
+  @ArchTest
+  static final ArchRule WHAT_MAY_BE_MISSING_IS_SAID =
+      classes().should(MachineRules.standInAMarkedPackage());
 }

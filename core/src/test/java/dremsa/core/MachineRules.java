@@ -7,6 +7,7 @@ import com.tngtech.archunit.lang.ConditionEvents;
 import com.tngtech.archunit.lang.SimpleConditionEvent;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.jspecify.annotations.NullMarked;
 
 /** Calls whose answer depends on the machine: its clock, its dice, its place, its language. */
 public final class MachineRules {
@@ -57,6 +58,17 @@ public final class MachineRules {
             events.add(SimpleConditionEvent.satisfied(call, call.getDescription()));
           }
         }
+      }
+    };
+  }
+
+  /** Its package says that nothing is missing in it but what is marked so. */
+  public static ArchCondition<JavaClass> standInAMarkedPackage() {
+    return new ArchCondition<>("stand in a package marked @NullMarked") {
+      @Override
+      public void check(JavaClass type, ConditionEvents events) {
+        boolean marked = type.getPackage().isAnnotatedWith(NullMarked.class);
+        events.add(new SimpleConditionEvent(type, marked, type.getName()));
       }
     };
   }

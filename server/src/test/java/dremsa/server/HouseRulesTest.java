@@ -59,4 +59,8 @@ class HouseRulesTest {
               "..shelf",
               "..history",
               "..reminders");
+
+  @ArchTest
+  static final ArchRule WHAT_MAY_BE_MISSING_IS_SAID =
+      classes().should(MachineRules.standInAMarkedPackage());
 }

@@ -61,8 +61,7 @@ final class Bottling {
 
   /** What is never strained was made when it had soured, or else when it is bottled. */
   private double unstrained() {
-    double soured = pot.souredMinute();
-    return Double.isNaN(soured) ? pot.minute : soured;
+    return pot.souredMinute().orElse(pot.minute);
   }
 
   Chilling chilling() {

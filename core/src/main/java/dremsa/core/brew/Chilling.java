@@ -2,6 +2,7 @@ package dremsa.core.brew;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /**
  * How a filled bottle comes to the temperature of a fridge: Newton's law of cooling in closed form,
@@ -27,11 +28,11 @@ public record Chilling(double celsius, double heatCapacity, double loss, double 
   /**
    * Minutes in which the difference to the fridge falls to 1/e.
    *
-   * @param bottleMl the size of the bottle; NaN for one that is not known
+   * @param bottleMl the size of the bottle; empty for one that is not known
    */
-  public double timeConstant(double bottleMl) {
+  public double timeConstant(OptionalDouble bottleMl) {
     double unknown = Math.min(LARGEST_ML, Math.max(1, millilitres));
-    double size = Double.isNaN(bottleMl) ? unknown : bottleMl;
+    double size = bottleMl.orElse(unknown);
     double widthM = Math.cbrt(size * 1e-6 * 4 / (Math.PI * TALL));
     double area = Math.PI * widthM * widthM * (0.5 + TALL);
     return size * heatCapacity / (loss * area) / 60;
@@ -42,7 +43,7 @@ public record Chilling(double celsius, double heatCapacity, double loss, double 
    *
    * @return infinite when the fridge never brings it there
    */
-  public double minutesTo(double toC, double fridgeC, double bottleMl) {
+  public double minutesTo(double toC, double fridgeC, OptionalDouble bottleMl) {
     if (celsius <= toC) {
       return 0;
     }
@@ -52,7 +53,7 @@ public record Chilling(double celsius, double heatCapacity, double loss, double 
   }
 
   /** Moments from the bottling until it is as cold as the fridge; one alone when it is at once. */
-  public List<TracePoint> from(double minute, double fridgeC, double bottleMl) {
+  public List<TracePoint> from(double minute, double fridgeC, OptionalDouble bottleMl) {
     List<TracePoint> moments = new ArrayList<>();
     double now = celsius;
     moments.add(moment(minute, now));

@@ -1,5 +1,7 @@
 package dremsa.core.brew;
 
+import java.util.OptionalDouble;
+
 /**
  * What keeping needs to know of how the brew was made.
  *
@@ -8,7 +10,7 @@ package dremsa.core.brew;
  * @param pouredHot made with just-boiled water
  * @param strainedMinute when it was last strained; the end when it never was
  * @param bottledMinute when it was filled
- * @param souredMinute when it had surely fermented: that time is no spoilage; NaN when it has not
+ * @param souredMinute when it had surely fermented: that time is no spoilage; empty when it has not
  */
 public record HeatHistory(
     double firstWetMinute,
@@ -16,10 +18,10 @@ public record HeatHistory(
     boolean pouredHot,
     double strainedMinute,
     double bottledMinute,
-    double souredMinute) {
+    OptionalDouble souredMinute) {
   /** Whether it stood to ferment, and surely has. */
   public boolean soured() {
-    return !Double.isNaN(souredMinute);
+    return souredMinute.isPresent();
   }
 
   /** Hot long enough that the clock of spoilage starts anew on cooling: 5 minutes at the boil. */

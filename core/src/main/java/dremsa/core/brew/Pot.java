@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Objects;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -471,8 +472,8 @@ final class Pot {
     return traits.contains(Contents.Trait.STARCH) || traits.contains(Contents.Trait.FERMENTED);
   }
 
-  /** When it had stood to ferment and surely done so; NaN when it has not. */
-  double souredMinute() {
+  /** When it had stood to ferment and surely done so; empty when it has not. */
+  OptionalDouble souredMinute() {
     return acids.souredMinute();
   }
 

@@ -2,6 +2,7 @@ package dremsa.core.brew;
 
 import dremsa.core.acid.Sourness;
 import dremsa.core.kitchen.Kitchen;
+import java.util.OptionalDouble;
 
 /** The acids and bases of a pot, and how far what can sour in it has come. */
 final class PotAcids {
@@ -89,8 +90,8 @@ final class PotAcids {
     return soured;
   }
 
-  /** When it had stood to ferment and surely done so; NaN when it has not. */
-  double souredMinute() {
-    return soured ? fermentedMinute : Double.NaN;
+  /** When it had stood to ferment and surely done so; empty when it has not. */
+  OptionalDouble souredMinute() {
+    return soured ? OptionalDouble.of(fermentedMinute) : OptionalDouble.empty();
   }
 }

@@ -6,6 +6,7 @@ import dremsa.core.kitchen.Climate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Holds the cooling after straining against FDA Food Code 3-501.14 (from memory): from 57 to 21 °C
@@ -26,9 +27,10 @@ final class CoolingYardstick {
   /**
    * The advice, where the cooling is slower than the yardstick.
    *
-   * @param bottleMl what it is filled into; NaN where that is not known
+   * @param bottleMl what it is filled into; empty where that is not known
    */
-  static Optional<Reason.SlowCooling> of(Prediction prediction, Climate climate, double bottleMl) {
+  static Optional<Reason.SlowCooling> of(
+      Prediction prediction, Climate climate, OptionalDouble bottleMl) {
     double strained = prediction.heat().strainedMinute();
     List<TracePoint> after = new ArrayList<>();
     prediction.trace().stream().filter(p -> p.minute() >= strained - 1e-6).forEach(after::add);

@@ -14,6 +14,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Judges how long a brew keeps.
@@ -28,7 +29,7 @@ import java.util.Optional;
  *     the published figure needs it
  * @param climates how warm the places are in which it stands; those of the kitchen it was brewed in
  *     do not matter any more
- * @param bottleMl the size it is filled into, which decides how long it takes to chill; NaN where
+ * @param bottleMl the size it is filled into, which decides how long it takes to chill; empty where
  *     that is not known yet, which counts as one jar
  * @param doubt how far off the law may be; none but for asking "what if"
  */
@@ -41,7 +42,7 @@ public record Keeping(
     List<Inherited> inherited,
     boolean cleanWorking,
     Climates climates,
-    double bottleMl,
+    OptionalDouble bottleMl,
     Doubt doubt) {
   /**
    * What is not known of how it spoils, as factors on what is believed; for asking "what if".
@@ -122,7 +123,16 @@ public record Keeping(
   /** The same in bottles of this size, mL. */
   public Keeping filledInto(double millilitres) {
     return new Keeping(
-        start, zone, school, place, events, inherited, cleanWorking, climates, millilitres, doubt);
+        start,
+        zone,
+        school,
+        place,
+        events,
+        inherited,
+        cleanWorking,
+        climates,
+        OptionalDouble.of(millilitres),
+        doubt);
   }
 
   /** The same, were warmth so many times as dear. */
@@ -151,7 +161,7 @@ public record Keeping(
         List.of(),
         false,
         climates,
-        Double.NaN,
+        OptionalDouble.empty(),
         Doubt.NONE);
   }
 

@@ -254,7 +254,7 @@ final class Timeline {
    */
   private static double lifeBegins(Prediction prediction) {
     if (prediction.heat().soured()) {
-      return prediction.heat().souredMinute();
+      return prediction.heat().souredMinute().getAsDouble();
     }
     double wet = prediction.heat().firstWetMinute();
     if (!prediction.heat().wasHot()) {

@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
@@ -38,21 +39,18 @@ public final class Scaling {
    * @throws InvalidTargetException when the target names an ingredient that is not given in parts
    */
   public static Solution solve(Brew brew, Target target, Facts facts) {
-    if (target instanceof Volume volume) {
-      return forVolume(brew, volume.millilitres(), facts);
-    } else if (target instanceof Bottles bottles) {
-      return forVolume(brew, bottles.count() * bottles.sizeMl(), facts);
-    } else if (target instanceof PeopleUses uses) {
-      return forVolume(brew, uses.people() * uses.uses() * uses.mlPerUse(), facts);
+    OptionalDouble wanted = wantedMl(target);
+    if (wanted.isPresent()) {
+      return forVolume(brew, wanted.getAsDouble(), facts);
     } else if (target instanceof AtHand atHand) {
       double parts = brew.partsOf(atHand.ingredient());
       if (parts <= 0) {
         throw new IllegalArgumentException(
             "'" + atHand.ingredient() + "' is not an ingredient of this formula given in parts");
       }
-      return ofScale(brew, atHand.grams() / parts, facts, Double.NaN);
+      return ofScale(brew, atHand.grams() / parts, facts, OptionalDouble.empty());
     } else if (target instanceof FullPot) {
-      return ofScale(brew, brew.largestScale(), facts, Double.NaN);
+      return ofScale(brew, brew.largestScale(), facts, OptionalDouble.empty());
     }
     throw new AssertionError(target);
   }
@@ -78,7 +76,8 @@ public final class Scaling {
       scale = search.from(scale);
       predictions += search.predictions;
       if (Double.isNaN(scale)) {
-        return unreachable(brew, wanted, brew.predict(search.highest, facts), facts);
+        return unreachable(
+            brew, OptionalDouble.of(wanted), brew.predict(search.highest, facts), facts);
       }
       VesselChoice fitting = brew.vesselsFor(scale);
       if (fitting.equals(vessels)) {
@@ -86,15 +85,20 @@ public final class Scaling {
       }
       vessels = fitting;
     }
-    return judged(brew, scale, vessels, facts, wanted, predictions);
+    return judged(brew, scale, vessels, facts, OptionalDouble.of(wanted), predictions);
   }
 
-  private static Solution ofScale(Brew brew, double scale, Facts facts, double wanted) {
+  private static Solution ofScale(Brew brew, double scale, Facts facts, OptionalDouble wanted) {
     return judged(brew, scale, brew.vesselsFor(scale), facts, wanted, 0);
   }
 
   private static Solution judged(
-      Brew brew, double scale, VesselChoice vessels, Facts facts, double wanted, int predictions) {
+      Brew brew,
+      double scale,
+      VesselChoice vessels,
+      Facts facts,
+      OptionalDouble wanted,
+      int predictions) {
     Prediction prediction = brew.predict(scale, vessels, facts);
     if (!prediction.works()) {
       return unreachable(brew, wanted, prediction, facts);
@@ -108,7 +112,8 @@ public final class Scaling {
     return new Solution.Reached(brew, scale, vessels, prediction, predictions + 1);
   }
 
-  private static Solution unreachable(Brew brew, double wanted, Prediction tried, Facts facts) {
+  private static Solution unreachable(
+      Brew brew, OptionalDouble wanted, Prediction tried, Facts facts) {
     Prediction most = brew.predict(brew.largestScale(), facts);
     List<Trouble> troubles = new ArrayList<>(tried.troubles());
     // A larger vessel cures nothing where hardly anything runs off: that is told first.
@@ -177,15 +182,15 @@ public final class Scaling {
   }
 
   /** The targets that name their volume outright. */
-  public static double wantedMl(Target target) {
+  public static OptionalDouble wantedMl(Target target) {
     if (target instanceof Volume volume) {
-      return volume.millilitres();
+      return OptionalDouble.of(volume.millilitres());
     } else if (target instanceof Bottles bottles) {
-      return bottles.count() * bottles.sizeMl();
+      return OptionalDouble.of(bottles.count() * bottles.sizeMl());
     } else if (target instanceof PeopleUses uses) {
-      return uses.people() * uses.uses() * uses.mlPerUse();
+      return OptionalDouble.of(uses.people() * uses.uses() * uses.mlPerUse());
     }
-    return Double.NaN;
+    return OptionalDouble.empty();
   }
 
   /** The portions of a solved batch, in the order of the formula. */

@@ -5,6 +5,7 @@ import dremsa.core.brew.Prediction;
 import dremsa.core.brew.Trouble;
 import dremsa.core.brew.VesselChoice;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /** The answer to a target. */
 public sealed interface Solution {
@@ -26,11 +27,12 @@ public sealed interface Solution {
   /**
    * It cannot be had in this kitchen.
    *
-   * @param wantedMl what was asked for; NaN when the target was no volume
+   * @param wantedMl what was asked for; empty when the target was no volume
    * @param mostMl the most that can be had at once; 0 when nothing runs off at any size
    * @param troubles what stands in the way, with numbers
    */
-  record Unreachable(double wantedMl, double mostMl, List<Trouble> troubles) implements Solution {
+  record Unreachable(OptionalDouble wantedMl, double mostMl, List<Trouble> troubles)
+      implements Solution {
     public Unreachable {
       troubles = List.copyOf(troubles);
     }
@@ -42,7 +44,9 @@ public sealed interface Solution {
       if (!(mostMl >= Target.LEAST_ML)) {
         return 0;
       }
-      return Double.isNaN(wantedMl) ? 1 : (int) Math.max(1, Math.ceil(wantedMl / mostMl - 1e-9));
+      return wantedMl.isEmpty()
+          ? 1
+          : (int) Math.max(1, Math.ceil(wantedMl.getAsDouble() / mostMl - 1e-9));
     }
   }
 }

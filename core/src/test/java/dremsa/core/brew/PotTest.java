@@ -299,12 +299,12 @@ class PotTest {
     grain.add(1, material("rice"), 100);
     grain.minute = 99;
     grain.ferment(1);
-    assertThat(grain.souredMinute()).isNaN();
+    assertThat(grain.souredMinute()).isEmpty();
     grain.ferment(100);
-    assertThat(grain.souredMinute()).isEqualTo(99);
+    assertThat(grain.souredMinute()).hasValue(99);
     assertThat(grain.contents().traits()).contains(Trait.FERMENTED);
     grain.readPh(5.4);
-    assertThat(grain.souredMinute()).as("a reading denies it").isNaN();
+    assertThat(grain.souredMinute()).as("a reading denies it").isEmpty();
     assertThat(grain.contents().traits()).doesNotContain(Trait.FERMENTED);
     grain.readPh(4.6);
     assertThat(grain.contents().traits()).contains(Trait.FERMENTED);
@@ -313,7 +313,7 @@ class PotTest {
     herb.ferment(100);
     herb.readPh(4.0);
     assertThat(herb.contents().traits()).doesNotContain(Trait.FERMENTED);
-    assertThat(herb.souredMinute()).isNaN();
+    assertThat(herb.souredMinute()).isEmpty();
   }
 
   @Test

@@ -14,6 +14,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -124,14 +125,15 @@ class ClimatesTest {
   @CsvSource({"250, 60", "1000, 60", "1000, 21", "50, 90"})
   void aBottleChillsByNewtonsLaw(double bottleMl, double fromC) {
     Chilling chilling = new Chilling(fromC, 4.18, 8, 5000);
-    double tau = chilling.timeConstant(bottleMl);
+    double tau = chilling.timeConstant(OptionalDouble.of(bottleMl));
     // Newton's law in closed form (mathematics): after one time constant 1/e of the way is left.
-    assertThat(chilling.minutesTo(5 + (fromC - 5) / Math.E, 5, bottleMl))
+    assertThat(chilling.minutesTo(5 + (fromC - 5) / Math.E, 5, OptionalDouble.of(bottleMl)))
         .isCloseTo(tau, within(1e-6));
-    assertThat(chilling.minutesTo(5, 5, bottleMl)).isInfinite();
-    assertThat(chilling.minutesTo(fromC + 1, 5, bottleMl)).isZero();
+    assertThat(chilling.minutesTo(5, 5, OptionalDouble.of(bottleMl))).isInfinite();
+    assertThat(chilling.minutesTo(fromC + 1, 5, OptionalDouble.of(bottleMl))).isZero();
     // A cylinder of one shape: the surface grows with the two thirds power (mathematics).
-    assertThat(chilling.timeConstant(bottleMl * 8)).isCloseTo(2 * tau, within(1e-6));
+    assertThat(chilling.timeConstant(OptionalDouble.of(bottleMl * 8)))
+        .isCloseTo(2 * tau, within(1e-6));
   }
 
   @Test

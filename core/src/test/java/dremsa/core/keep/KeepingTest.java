@@ -309,4 +309,21 @@ class KeepingTest {
     assertThat(Kitchens.builtIn("rice-water").predict(1, Facts.NONE).finished().band())
         .contains(dremsa.core.brew.Thickness.SPRAY);
   }
+
+  /** What is decided of a bottle counts as if it had been so from the beginning. */
+  @Test
+  void keptByOtherRulesItIsJudgedByThem() {
+    KeepEvent.Rules careful = new KeepEvent.Rules(School.CAREFUL, false);
+    KeepEvent.Rules practice = new KeepEvent.Rules(School.PRACTICE, true);
+    Instant later = TUESDAY.plus(30, ChronoUnit.HOURS);
+    Keeping before = Keeping.inFridge(TUESDAY, LONDON, School.CAREFUL, Kept.USUAL);
+    Keeping after = before.with(new KeepEvent.KeptBy(later, careful, practice));
+    assertThat(after).isEqualTo(before.by(practice));
+    assertThat(after.school()).isEqualTo(School.PRACTICE);
+    assertThat(after.cleanWorking()).isTrue();
+    assertThat(practice.words()).isEqualTo("practice, worked clean");
+    assertThat(before.with(new KeepEvent.KeptBy(later, careful, null)).school())
+        .as("of a record that does not say which, it stays")
+        .isEqualTo(School.CAREFUL);
+  }
 }

@@ -5,6 +5,7 @@ import dremsa.core.kitchen.Place;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /** Bottles in places of the usual warmth, for tests. */
 public final class Kept {
@@ -27,7 +28,7 @@ public final class Kept {
         List.of(),
         false,
         USUAL,
-        Double.NaN,
+        OptionalDouble.empty(),
         Keeping.Doubt.NONE);
   }
 }

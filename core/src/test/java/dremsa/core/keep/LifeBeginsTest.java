@@ -15,6 +15,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -46,7 +47,13 @@ class LifeBeginsTest {
         real.contents(),
         real.finished(),
         real.strengths(),
-        new HeatHistory(0, 0, hot, strained, bottled, soured ? strained : Double.NaN),
+        new HeatHistory(
+            0,
+            0,
+            hot,
+            strained,
+            bottled,
+            soured ? OptionalDouble.of(strained) : OptionalDouble.empty()),
         new Chilling(5, 4, 8, 0),
         List.of());
   }

@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
@@ -51,7 +52,7 @@ interface HappeningRepository extends JpaRepository<Happening, Long> {
 
     Happening.Kind getKind();
 
-    Double getMillilitres();
+    @Nullable Double getMillilitres();
 
     String getDetail();
 
@@ -59,7 +60,7 @@ interface HappeningRepository extends JpaRepository<Happening, Long> {
 
     UUID getBatchId();
 
-    UUID getBottleId();
+    @Nullable UUID getBottleId();
 
     String getCode();
 

@@ -61,8 +61,10 @@ public class Predictions {
       boolean withRanges) {
     /** How it keeps in the fridge, in the bottles that it is measured for. */
     Keeping keeping() {
-      return Keeping.inFridge(start, zone, school, climates)
-          .filledInto(fill.bottleMl())
+      Keeping kept = Keeping.inFridge(start, zone, school, climates);
+      return (fill.target() instanceof Target.Bottles bottles
+              ? kept.filledInto(bottles.sizeMl())
+              : kept)
           .withInherited(List.copyOf(ages.values()))
           .withCleanWorking(cleanWorking);
     }
@@ -77,11 +79,6 @@ public class Predictions {
     /** A way of a divided batch takes what is free; nothing was measured for it alone. */
     Fill ofWay() {
       return new Fill(new Target.FullPot(), own, now);
-    }
-
-    /** The size of the bottles that were asked for; NaN where only an amount was. */
-    private double bottleMl() {
-      return target instanceof Target.Bottles bottles ? bottles.sizeMl() : Double.NaN;
     }
 
     private PredictionJson.FillingJson of(Batched batch) {

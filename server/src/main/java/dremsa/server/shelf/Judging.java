@@ -27,6 +27,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -161,7 +162,7 @@ class Judging {
               batch.inherited(),
               bottle.cleanWorking(),
               climates,
-              bottle.sizeMl(),
+              OptionalDouble.of(bottle.sizeMl()),
               Keeping.Doubt.NONE));
     }
 
