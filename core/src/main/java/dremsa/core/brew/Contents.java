@@ -115,7 +115,7 @@ public record Contents(
   /** Percent by volume of the liquid. */
   public double alcoholPercent() {
     double volume = Solvent.millilitres(water, ethanol, glycerin, oil, juice, other);
-    return volume <= 0 ? 0 : 100 * ethanol / Solvent.ETHANOL_DENSITY / volume;
+    return volume <= 0 ? 0 : Math.min(100, 100 * ethanol / Solvent.ETHANOL_DENSITY / volume);
   }
 
   /**

@@ -339,6 +339,10 @@ final class Pot {
     for (PlantIn plant : plants) {
       double more = plant.waterLeft() * share;
       if (more > 0) {
+        if (Double.isNaN(firstWetMinute)) {
+          // Nothing was poured yet: it is wet with its own water since it was put in.
+          firstWetMinute = minute - minutes;
+        }
         release(plant, more);
         plant.exchanged += more;
       }
