@@ -12,7 +12,6 @@ import dremsa.core.formula.Step.Soak;
 import dremsa.core.formula.Step.Treatment;
 import dremsa.core.formula.Step.WaterBath;
 import dremsa.core.formula.StepCases;
-import dremsa.core.formula.StepWords;
 import dremsa.core.formula.Window;
 import dremsa.core.kitchen.VesselKind;
 import dremsa.core.material.Material;
@@ -157,7 +156,7 @@ public final class Prompts {
 
   /** Its end, and a little before. */
   private static void ending(Step step, double minutes, double extended, List<Prompt> prompts) {
-    String what = StepWords.headline(step);
+    String what = step.headline();
     if (step.window().isPresent()) {
       Window window = step.window().get();
       double usual = window.usual() + extended;

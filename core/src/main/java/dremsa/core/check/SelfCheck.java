@@ -13,7 +13,6 @@ import dremsa.core.formula.Formula;
 import dremsa.core.formula.Purpose;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepKind;
-import dremsa.core.formula.StepWords;
 import dremsa.core.keep.Classifier;
 import dremsa.core.keep.KeepingClass;
 import dremsa.core.keep.School;
@@ -346,7 +345,7 @@ public final class SelfCheck {
               step(i),
               Said.of(
                   "%s spends %.0f of its %.0f hours before it is strained.",
-                  StepWords.headline(formula.steps().get(i)), spent, life),
+                  formula.steps().get(i).headline(), spent, life),
               "Warm and wet, it spoils while it soaks.",
               "Soak it in the fridge, or shorter.");
         }

@@ -8,7 +8,6 @@ import dremsa.core.formula.Ingredient;
 import dremsa.core.formula.Proportion;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepKind;
-import dremsa.core.formula.StepWords;
 import dremsa.core.material.MaterialKind;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -146,7 +145,7 @@ final class StepOrder {
         Severity.WARNING,
         step,
         what,
-        StepWords.headline(formula.steps().get(step)) + " has nothing to work on.",
+        formula.steps().get(step).headline() + " has nothing to work on.",
         cure);
   }
 

@@ -144,7 +144,7 @@ public sealed interface Change {
 
     @Override
     public String words() {
-      return StepWords.headline(step) + " instead";
+      return step.headline() + " instead";
     }
   }
 
@@ -174,7 +174,7 @@ public sealed interface Change {
 
     @Override
     public String words() {
-      return StepWords.headline(step) + " first";
+      return step.headline() + " first";
     }
   }
 

@@ -133,21 +133,19 @@ public final class Differences {
       } else if (j < later.size()
           && (i == earlier.size() || common[i][j + 1] >= common[i + 1][j])) {
         all.add(
-            new Difference(
-                at + "[" + j + "]", "with the step '" + StepWords.headline(later.get(j)) + "'"));
+            new Difference(at + "[" + j + "]", "with the step '" + later.get(j).headline() + "'"));
         j++;
       } else {
         all.add(
             new Difference(
-                at + "[" + i + "]",
-                "without the step '" + StepWords.headline(earlier.get(i)) + "'"));
+                at + "[" + i + "]", "without the step '" + earlier.get(i).headline() + "'"));
         i++;
       }
     }
   }
 
   private static String changed(Step before, Step now) {
-    String headline = StepWords.headline(now);
+    String headline = now.headline();
     Optional<Window> was = before.window();
     Optional<Window> is = now.window();
     if (was.isPresent() && is.isPresent() && was.get().usual() != is.get().usual()) {
@@ -155,7 +153,7 @@ public final class Differences {
           "%s: %s instead of %s min",
           headline, Said.figures(is.get().usual(), 4), Said.figures(was.get().usual(), 4));
     }
-    String old = StepWords.headline(before);
+    String old = before.headline();
     return old.equals(headline) ? headline + ": done otherwise" : headline + " instead of " + old;
   }
 }

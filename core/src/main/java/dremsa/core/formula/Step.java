@@ -23,6 +23,14 @@ public sealed interface Step {
   /** Which member of the family it is, for data and for tables by kind. */
   StepKind kind();
 
+  /**
+   * A few words, imperative, the same on the bench, on a sheet and in a calendar: {@code "Steep,
+   * covered"}.
+   */
+  default String headline() {
+    return kind().headline(this);
+  }
+
   /** What the maker is told. */
   Guide guide();
 

@@ -4,7 +4,6 @@ import dremsa.core.brew.Prediction;
 import dremsa.core.brew.StepOutcome;
 import dremsa.core.brew.TracePoint;
 import dremsa.core.formula.Formula;
-import dremsa.core.formula.StepWords;
 import dremsa.core.kitchen.Place;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -279,12 +278,12 @@ final class Timeline {
     List<TracePoint> trace = prediction.trace();
     int step = 0;
     List<StepOutcome> steps = prediction.steps();
-    String cause = StepWords.headline(formula.steps().get(0));
+    String cause = formula.steps().get(0).headline();
     for (int i = 1; i < trace.size(); i++) {
       double middle = (trace.get(i - 1).minute() + trace.get(i).minute()) / 2;
       while (step < steps.size() - 1 && middle > steps.get(step).endMinute()) {
         step++;
-        cause = StepWords.headline(formula.steps().get(step));
+        cause = formula.steps().get(step).headline();
       }
       add(pieces, trace.get(i - 1), trace.get(i), begins, cause);
     }

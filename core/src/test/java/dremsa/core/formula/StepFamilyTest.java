@@ -46,7 +46,7 @@ class StepFamilyTest {
             outcome -> {
               Step step = EVERY.get(outcome.index());
               assertThat(outcome.minutes()).as(step.toString()).isFinite().isNotNegative();
-              assertThat(StepWords.headline(step)).as(step.toString()).isNotBlank();
+              assertThat(step.headline()).as(step.toString()).isNotBlank();
               assertThat(Prompts.of(brew, outcome, 0)).as(step.toString()).isNotNull();
               assertThat(Cautions.at(brew, outcome.index())).as(step.toString()).isNotNull();
               if (step.window().isPresent()) {

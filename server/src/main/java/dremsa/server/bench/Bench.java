@@ -9,7 +9,6 @@ import dremsa.core.formula.Branch;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Ingredient;
 import dremsa.core.formula.Step;
-import dremsa.core.formula.StepWords;
 import dremsa.core.formula.Window;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
@@ -312,7 +311,7 @@ public class Bench {
     double minutes = Happened.minutes(present.startedAt(), at);
     Window.Timing timing =
         step.window().map(w -> w.judge(minutes - late(present, w, minutes))).orElse(null);
-    log.tapped(batch, "Done: " + StepWords.headline(step), false);
+    log.tapped(batch, "Done: " + step.headline(), false);
     batch.finishStep(
         new StepDone.Report(timing, done.cueSeen(), done.readings(), done.note()), at, last);
     log.note(
@@ -365,7 +364,7 @@ public class Bench {
   }
 
   private static String words(Step step, Window.@Nullable Timing timing, Done done) {
-    StringBuilder words = new StringBuilder(StepWords.headline(step));
+    StringBuilder words = new StringBuilder(step.headline());
     if (timing != null && timing != Window.Timing.RIGHT) {
       words.append(timing == Window.Timing.EARLY ? ", early" : ", late");
     }

@@ -4,7 +4,6 @@ import dremsa.core.brew.Prediction;
 import dremsa.core.brew.StepOutcome;
 import dremsa.core.brew.Thickness;
 import dremsa.core.formula.Formula;
-import dremsa.core.formula.StepWords;
 import dremsa.core.keep.Keeping;
 import dremsa.server.accounts.Household;
 import dremsa.server.bench.RunJson.ComparedFigure;
@@ -100,7 +99,7 @@ class Comparisons {
       Double minutes = known && !more ? planned.prediction().steps().get(at).minutes() : null;
       steps.add(
           new ComparedStep(
-              StepWords.headline(went.steps().get(outcome.index())), minutes, outcome.minutes()));
+              went.steps().get(outcome.index()).headline(), minutes, outcome.minutes()));
       inserted += more ? 1 : 0;
     }
     return steps;

@@ -10,7 +10,6 @@ import dremsa.core.check.Cautions;
 import dremsa.core.check.Wearer;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Step;
-import dremsa.core.formula.StepWords;
 import dremsa.core.keep.Leftover;
 import dremsa.core.material.Material;
 import dremsa.server.accounts.Household;
@@ -133,7 +132,7 @@ class RunViews {
         batch.status(),
         batch.step(),
         formula.steps().size(),
-        batch.status() == Batch.Status.PLANNED ? "Begin" : StepWords.headline(step),
+        batch.status() == Batch.Status.PLANNED ? "Begin" : step.headline(),
         step.guide().cue(),
         step.needsHands(),
         batch.step() == formula.steps().size() - 1,
@@ -159,14 +158,14 @@ class RunViews {
       return Optional.empty();
     }
     if (step.needsHands()) {
-      return Optional.of(new HandsLine(present.from(), StepWords.headline(step)));
+      return Optional.of(new HandsLine(present.from(), step.headline()));
     }
     return moments.stream()
         .filter(m -> m.at().isAfter(now) || m.kind() == dremsa.core.brew.Prompt.Kind.NOW)
         .filter(m -> m.kind() != dremsa.core.brew.Prompt.Kind.SOON)
         .findFirst()
         .map(m -> new HandsLine(m.at(), m.words()))
-        .or(() -> Optional.of(new HandsLine(present.to(), StepWords.headline(step))));
+        .or(() -> Optional.of(new HandsLine(present.to(), step.headline())));
   }
 
   static List<SpanLine> lane(Batch batch, Runs.Run run) {
@@ -185,7 +184,7 @@ class RunViews {
           new SpanLine(
               outcome.index(),
               step.kind().key(),
-              StepWords.headline(step),
+              step.headline(),
               Moment.after(batch.startedAt(), outcome.startMinute()),
               Moment.after(batch.startedAt(), outcome.endMinute()),
               step.needsHands(),
@@ -303,7 +302,7 @@ class RunViews {
     }
     Step before = formula.steps().get(step - 1);
     boolean puts = !before.skippable() || before.puts();
-    return puts ? "" : StepWords.headline(before);
+    return puts ? "" : before.headline();
   }
 
   private static StepRecord record(StepDone.State s) {

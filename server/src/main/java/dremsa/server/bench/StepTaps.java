@@ -7,7 +7,6 @@ import dremsa.core.formula.Formula;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.Step.Cool;
 import dremsa.core.formula.Step.CoolingWay;
-import dremsa.core.formula.StepWords;
 import dremsa.core.formula.Window;
 import dremsa.core.measure.Said;
 import dremsa.server.history.Happening;
@@ -66,9 +65,9 @@ class StepTaps {
           FieldProblem.of(
               "step",
               tap.index(),
-              StepWords.headline(step) + " cannot be left out: nothing goes on without it."));
+              step.headline() + " cannot be left out: nothing goes on without it."));
     }
-    String headline = StepWords.headline(step);
+    String headline = step.headline();
     boolean latex = step.readies().equals(Optional.of(Step.Treatment.DRAIN_LATEX));
     log.tapped(batch, "Left out: " + headline, false);
     batch.skipStep(tap.at(), reason);
@@ -108,7 +107,7 @@ class StepTaps {
         tap,
         Happening.Kind.STEP_EXTENDED,
         null,
-        Said.of("%s: %.0f min more%s", StepWords.headline(step), minutes, because(reason)));
+        Said.of("%s: %.0f min more%s", step.headline(), minutes, because(reason)));
   }
 
   /** Pours plain water in. */
@@ -133,12 +132,7 @@ class StepTaps {
     }
     log.tapped(batch, Said.of("%.0f mL of water", millilitres), false);
     batch.present().pour(millilitres, celsius);
-    keep(
-        batch,
-        tap,
-        Happening.Kind.WATER_ADDED,
-        millilitres,
-        StepWords.headline(step) + because(reason));
+    keep(batch, tap, Happening.Kind.WATER_ADDED, millilitres, step.headline() + because(reason));
   }
 
   /** Does the step before once more, now. */
@@ -153,16 +147,16 @@ class StepTaps {
     Step before = formula.steps().get(tap.index() - 1);
     if (!before.skippable() || before.puts()) {
       throw Problem.conflict(
-          StepWords.headline(before) + " puts something in: it cannot simply be done again.");
+          before.headline() + " puts something in: it cannot simply be done again.");
     }
     if (formula.steps().size() >= Formula.MOST_STEPS) {
       throw Problem.conflict("This run has as many steps as it can have.");
     }
     List<Step> steps = new ArrayList<>(formula.steps());
     steps.add(tap.index(), before);
-    log.tapped(batch, "Once more: " + StepWords.headline(before), true);
+    log.tapped(batch, "Once more: " + before.headline(), true);
     change(batch, formula.withSteps(steps), planOf(batch).shiftedFrom(tap.index()));
-    keep(batch, tap, Happening.Kind.STEP_AGAIN, null, StepWords.headline(before) + because(reason));
+    keep(batch, tap, Happening.Kind.STEP_AGAIN, null, before.headline() + because(reason));
   }
 
   /** Cools in another way from now on. */
@@ -175,7 +169,7 @@ class StepTaps {
     }
     Cool taken = new Cool(planned.toC(), way, cover, planned.guide());
     double elapsed = Happened.minutes(batch.steps().get(tap.index()).startedAt(), tap.at());
-    log.tapped(batch, "Cooling: " + StepWords.headline(taken), true);
+    log.tapped(batch, "Cooling: " + taken.headline(), true);
     Cooling.Changed changed = Cooling.taken(run.brew(), planOf(batch), tap.index(), elapsed, taken);
     change(batch, changed.formula(), changed.facts());
     if (changed.step() > tap.index()) {
@@ -186,7 +180,7 @@ class StepTaps {
         tap,
         Happening.Kind.COOLING_CHANGED,
         null,
-        StepWords.headline(taken) + (cover ? ", lid on" : ", lid off"));
+        taken.headline() + (cover ? ", lid on" : ", lid off"));
   }
 
   private Facts planOf(Batch batch) {

@@ -5,7 +5,6 @@ import dremsa.core.formula.MethodGuide;
 import dremsa.core.formula.MethodGuides;
 import dremsa.core.formula.MethodSchools;
 import dremsa.core.formula.Step;
-import dremsa.core.formula.StepWords;
 import dremsa.server.wire.FigureJson;
 import dremsa.server.wire.StepJson;
 import io.swagger.v3.oas.annotations.Operation;
@@ -40,7 +39,7 @@ class MethodController {
   /** A typed step with its window, cue and mistakes. */
   record MethodStep(String headline, boolean needsHands, StepJson step) {
     static MethodStep of(Step step) {
-      return new MethodStep(StepWords.headline(step), step.needsHands(), StepJson.of(step));
+      return new MethodStep(step.headline(), step.needsHands(), StepJson.of(step));
     }
   }
 

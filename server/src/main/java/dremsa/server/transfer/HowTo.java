@@ -3,7 +3,6 @@ package dremsa.server.transfer;
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.Prediction;
 import dremsa.core.formula.Step;
-import dremsa.core.formula.StepWords;
 import dremsa.core.measure.Said;
 import dremsa.core.scale.Portion;
 import dremsa.core.scale.Scaling;
@@ -46,7 +45,7 @@ final class HowTo {
       Map<String, Object> one = new LinkedHashMap<>();
       one.put("@type", "HowToStep");
       one.put("position", i + 1);
-      one.put("name", StepWords.headline(step));
+      one.put("name", step.headline());
       one.put("text", text(step, prediction.steps().get(i).minutes()));
       steps.add(one);
     }
@@ -68,7 +67,7 @@ final class HowTo {
   }
 
   private static String text(Step step, double minutes) {
-    StringBuilder text = new StringBuilder(StepWords.headline(step)).append('.');
+    StringBuilder text = new StringBuilder(step.headline()).append('.');
     if (step.window().isPresent()) {
       text.append(Said.of(" %s.", time(minutes)));
     }

@@ -18,7 +18,6 @@ import dremsa.core.check.SelfCheck;
 import dremsa.core.check.Wearer;
 import dremsa.core.fill.Filling;
 import dremsa.core.formula.Step;
-import dremsa.core.formula.StepWords;
 import dremsa.core.keep.Assumption;
 import dremsa.core.keep.KeepingClass;
 import dremsa.core.keep.Verdict;
@@ -333,7 +332,7 @@ public record PredictionJson(
     return new StepPlanJson(
         outcome.index(),
         step.kind().key(),
-        StepWords.headline(step),
+        step.headline(),
         step.needsHands(),
         step.window().map(StepJson.WindowJson::of).orElse(null),
         StepJson.GuideJson.of(step.guide()),
