@@ -1,5 +1,9 @@
 /** Made by `npm run api` from server/openapi.json. */
 export const WORDS = {
+  "aboutSchools": {
+    "CAREFUL": "The shortest credible times, with published backing (FDA Food Code, USP <795>). Our choice for everyone who has no reason to choose otherwise.",
+    "PRACTICE": "What many makers do. Dates beyond the published figures are marked, and ask for clean working: sterilised bottles, a fine strain, a fridge at 5 °C."
+  },
   "containers": {
     "SPRAY": "spray bottle",
     "TRIGGER": "trigger bottle",

@@ -107,11 +107,7 @@ function HouseholdForm({ household }: { household: Household }) {
           onChange={(v) => set({ school: v as Household['school'] })}
           data={options(WORDS.schools, capital)}
         />
-        <p className="soft small">
-          {form.school === 'CAREFUL'
-            ? 'The shortest credible times, with published backing (FDA Food Code, USP <795>). Our choice for everyone who has no reason to choose otherwise.'
-            : 'What many makers do. Dates beyond the published figures are marked, and ask for clean working: sterilised bottles, a fine strain, a fridge at 5 °C.'}
-        </p>
+        <p className="soft small">{WORDS.aboutSchools[form.school]}</p>
       </div>
       <Outcome mutation={save} fields={['name', 'timeZone']} word="Save the household" />
     </form>

@@ -58,7 +58,7 @@ export function Happen({ view, format }: { view: BottleView; format: Format }) {
           others.length > 0 &&
           tap('POUR', 'Pour into another', { millilitres: Math.floor(bottle.leftMl) })}
         {tap('SCHOOL', 'Keep by another school', {
-          school: view.keptBy.school === 'CAREFUL' ? 'PRACTICE' : 'CAREFUL',
+          school: view.keptBy.schools.find((s) => s !== view.keptBy.school),
           cleanWorking: view.keptBy.cleanWorking,
         })}
       </div>
@@ -169,7 +169,7 @@ function Asked({ event, view, others, format, error, busy, onChange, onDo }: Ask
             label="School"
             data={view.keptBy.schools.map((s) => ({
               value: s,
-              label: s === 'CAREFUL' ? 'careful' : 'practice',
+              label: WORDS.schools[s],
             }))}
             value={event.school ?? null}
             onChange={(s) => set({ school: s as BottleEvent['school'] })}

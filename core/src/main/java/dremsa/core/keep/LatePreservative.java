@@ -12,9 +12,6 @@ import dremsa.core.measure.Said;
  * practice school; our rule, on the side of caution, as what has grown by then is not measured.
  */
 final class LatePreservative {
-  private static final double CAREFUL_SHARE = 0.25;
-  private static final double PRACTICE_SHARE = 0.5;
-
   private LatePreservative() {}
 
   /** The class of a finished brew, with the time at which it was preserved in mind. */
@@ -31,8 +28,7 @@ final class LatePreservative {
     Classification bare = Classifier.classify(prediction.contents().unpreserved(), school);
     double budget = bare.budgetHours(school);
     double spent = budget <= 0 ? 1 : timeline.spentBy(hour) / budget;
-    double most = school == School.CAREFUL ? CAREFUL_SHARE : PRACTICE_SHARE;
-    return spent <= most
+    return spent <= school.latestPreservative()
         ? found
         : new Classification(
             bare.keepingClass(),

@@ -97,7 +97,7 @@ public record Preservation(Material material, double percent, List<Fault> faults
       return Optional.of(Fault.WRONG_PH);
     }
     boolean weakAcid = WEAK_ACIDS.stream().anyMatch(material.figures()::containsKey);
-    if (weakAcid && school == School.CAREFUL && !ph.read()) {
+    if (weakAcid && school.wantsPhRead() && !ph.read()) {
       return Optional.of(Fault.PH_NOT_READ);
     }
     return ph.surelyAtMost(working.high()) ? Optional.empty() : Optional.of(Fault.UNSURE_PH);

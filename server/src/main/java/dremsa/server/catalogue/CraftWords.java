@@ -59,6 +59,11 @@ class CraftWords {
     return Words.of("schools", School.class, School::words);
   }
 
+  @Bean("words.aboutSchools")
+  Words aboutSchools() {
+    return Words.of("aboutSchools", School.class, School::about);
+  }
+
   @Bean("words.provenances")
   Words provenances() {
     return Words.of("provenances", Provenance.class, Provenance::words);
