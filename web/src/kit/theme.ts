@@ -50,10 +50,11 @@ export const theme = createTheme({
     TextInput: { defaultProps: { size: 'md' } },
     PasswordInput: { defaultProps: { size: 'md' } },
     NumberInput: { defaultProps: { size: 'md', hideControls: true, clampBehavior: 'none' } },
-    MultiSelect: { defaultProps: { size: 'md' } },
     Textarea: { defaultProps: { size: 'md' } },
     FileInput: { defaultProps: { size: 'md' } },
-    Select: { defaultProps: { size: 'md', allowDeselect: false } },
+    NativeSelect: { defaultProps: { size: 'md' } },
+    Chip: { defaultProps: { size: 'md' } },
+    InputLabel: { defaultProps: { size: 'md' } },
     SegmentedControl: { defaultProps: { size: 'md', radius: 2 } },
   },
 });
