@@ -153,9 +153,14 @@ public class BottleTaps {
 
   private void happened(Bottle bottle, KeepEvent event, Instant at, Told told) {
     UUID change = UUID.randomUUID();
-    boolean out = event.kind() == KeepEvent.Kind.WARMED;
+    Happening.Kind kind =
+        switch (event.kind()) {
+          case WARMED -> Happening.Kind.LEFT_OUT;
+          case OPENED -> Happening.Kind.OPENED;
+          case MOVED, JOINED, SCHOOL, FRIDGE_WARMED -> throw new AssertionError(event);
+        };
     keep(bottle, change, event);
-    note(bottle, change, at, out ? Happening.Kind.LEFT_OUT : Happening.Kind.OPENED, null, told);
+    note(bottle, change, at, kind, null, told);
     judging.saved(bottle, at);
   }
 
