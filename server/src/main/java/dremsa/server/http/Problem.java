@@ -47,9 +47,9 @@ public final class Problem extends RuntimeException {
     return new Problem(HttpStatus.CONFLICT, "conflict", message, List.of());
   }
 
-  /** What an exception says; its name where it says nothing. */
+  /** What an exception says; never nothing. */
   public static String why(Throwable e) {
-    return e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage();
+    return e.getMessage() == null ? "That cannot be." : e.getMessage();
   }
 
   public HttpStatus status() {

@@ -28,6 +28,9 @@ class Bottle {
     DISCARDED
   }
 
+  /** What a bottle may be short of its own label by eye, mL. */
+  static final double EYE = 0.5;
+
   @Id private UUID id;
   private UUID householdId;
   private UUID batchId;
@@ -255,6 +258,13 @@ class Bottle {
     status = how;
     endReason = reason;
     endedAt = at;
+  }
+
+  /** Taken empty, but for what nobody sees, it is finished. */
+  void endIfEmpty(Instant at) {
+    if (leftMl < EYE) {
+      end(Status.FINISHED, null, at);
+    }
   }
 
   void standAgain() {

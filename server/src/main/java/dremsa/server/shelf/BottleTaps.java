@@ -192,7 +192,7 @@ public class BottleTaps {
   private void freezePortions(Bottle bottle, double portionMl, double millilitres, Instant at) {
     KeepEvent frozen = new KeepEvent.Moved(at, meaning.moved(bottle, Place.FREEZER, at).place());
     Meaning.checkAmount(millilitres, bottle);
-    if (!(portionMl >= 5 && portionMl <= millilitres + Meaning.EYE)) {
+    if (!(portionMl >= 5 && portionMl <= millilitres + Bottle.EYE)) {
       throw Problem.invalid(
           FieldProblem.range(
               "portionMl",
@@ -225,7 +225,7 @@ public class BottleTaps {
         new Told.Portions(count, portionMl, true));
     note(
         part, change, at, Happening.Kind.FROZEN, taken, new Told.Portions(count, portionMl, false));
-    endIfEmpty(bottle, at);
+    bottle.endIfEmpty(at);
     judging.saved(bottle, at);
     judging.saved(part, at);
   }
@@ -240,12 +240,6 @@ public class BottleTaps {
         + 1;
   }
 
-  private static void endIfEmpty(Bottle bottle, Instant at) {
-    if (bottle.leftMl() < Meaning.EYE) {
-      bottle.end(Bottle.Status.FINISHED, null, at);
-    }
-  }
-
   /** Pours some of one bottle into another. */
   private void pour(Bottle from, Bottle into, double millilitres, KeepEvent.Joined joined) {
     if (from.id().equals(into.id())) {
@@ -254,7 +248,7 @@ public class BottleTaps {
     if (into.status() != Bottle.Status.STANDING) {
       throw Problem.conflict("The bottle that it shall go into is gone already.");
     }
-    if (into.leftMl() + millilitres > into.sizeMl() + Meaning.EYE) {
+    if (into.leftMl() + millilitres > into.sizeMl() + Bottle.EYE) {
       throw Problem.invalid(
           FieldProblem.range(
               "millilitres",
@@ -277,7 +271,7 @@ public class BottleTaps {
         Happening.Kind.POURED_IN,
         taken,
         new Told.Poured(joined.other().name(), false));
-    endIfEmpty(from, at);
+    from.endIfEmpty(at);
     judging.saved(from, at);
     judging.saved(into, at);
   }
@@ -324,7 +318,7 @@ public class BottleTaps {
           bottle.standAgain();
         }
         case POURED_IN -> {
-          if (bottle.leftMl() + Meaning.EYE < Objects.requireNonNull(part.millilitres())) {
+          if (bottle.leftMl() + Bottle.EYE < Objects.requireNonNull(part.millilitres())) {
             throw Problem.conflict("Too little is left of what was poured in.");
           }
           bottle.take(Objects.requireNonNull(part.millilitres()));

@@ -16,9 +16,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class Meaning {
-  /** What a bottle may be short of its own label by eye, mL. */
-  static final double EYE = 0.5;
-
   /** Left out for longer is no slip but another place. */
   static final double LONGEST_H = 24.0 * 14;
 
@@ -104,7 +101,7 @@ class Meaning {
   /** There must be so much in it. */
   static void checkAmount(double millilitres, Bottle bottle) {
     double left = bottle.leftMl();
-    if (!(millilitres > 0 && millilitres <= left + EYE)) {
+    if (!(millilitres > 0 && millilitres <= left + Bottle.EYE)) {
       throw Problem.invalid(
           FieldProblem.range(
               "millilitres",

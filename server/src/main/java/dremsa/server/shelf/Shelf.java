@@ -14,7 +14,6 @@ import dremsa.server.containers.Containers;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
 import dremsa.server.history.Told;
-import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.kitchens.ClimateChanged;
 import dremsa.server.kitchens.Kitchens;
@@ -32,9 +31,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Puts bottles on the shelf and writes down what becomes of them. */
 @Service
 public class Shelf {
-  /** What a bottle may be short of its own label by eye, mL. */
-  private static final double EYE = 0.5;
-
   private final BottleRepository repository;
   private final Judging judging;
   private final Uses uses;
@@ -139,16 +135,15 @@ public class Shelf {
   @Transactional(propagation = Propagation.MANDATORY)
   public void poured(BrewPoured event) {
     Bottle bottle = get(event.household(), event.bottle());
-    if (bottle.status() != Bottle.Status.STANDING || event.millilitres() > bottle.leftMl() + EYE) {
+    if (bottle.status() != Bottle.Status.STANDING
+        || event.millilitres() > bottle.leftMl() + Bottle.EYE) {
       throw Problem.conflict(
           Said.of("There are only %.0f mL left in that bottle.", bottle.leftMl()));
     }
     double taken = Math.min(event.millilitres(), bottle.leftMl());
     bottle.take(taken);
     note(bottle, event.at(), Happening.Kind.TAKEN, taken, new Told.Brewed(event.code()));
-    if (bottle.leftMl() < EYE) {
-      bottle.end(Bottle.Status.FINISHED, null, event.at());
-    }
+    bottle.endIfEmpty(event.at());
     judging.saved(bottle, event.at());
   }
 
@@ -201,23 +196,13 @@ public class Shelf {
   @Transactional
   void take(UUID household, UUID id, long version, double millilitres, Uses.Told told, Instant at) {
     Bottle bottle = standing(household, id, version);
-    if (!(millilitres > 0 && millilitres <= bottle.leftMl() + EYE)) {
-      throw Problem.invalid(
-          FieldProblem.range(
-              "millilitres",
-              Double.isFinite(millilitres) ? (Object) millilitres : String.valueOf(millilitres),
-              Said.of("There are %.0f mL in it.", bottle.leftMl()),
-              1,
-              bottle.leftMl()));
-    }
+    Meaning.checkAmount(millilitres, bottle);
     double taken = Math.min(millilitres, bottle.leftMl());
     Judging.Round round = judging.round(household, List.of(bottle));
     uses.used(round.known(bottle), taken, told, at);
     bottle.take(taken);
     note(bottle, at, Happening.Kind.TAKEN, taken, new Told.Words(told.words()));
-    if (bottle.leftMl() < EYE) {
-      bottle.end(Bottle.Status.FINISHED, null, at);
-    }
+    bottle.endIfEmpty(at);
     round.saved(bottle, at);
   }
 
