@@ -14,6 +14,8 @@ export interface Format {
   dayLong: (date: string) => string;
   moment: (instant: string | number) => string;
   clock: (instant: string | number) => string;
+  /** A moment that is looked forward to: "18:40", "tomorrow 00:10", "Fri 4 Dec 07:00". */
+  soon: (instant: string | number, now: number) => string;
   dateOf: (instant: string | number) => string;
   /** Local date and time as a form field wants it: "2026-11-25T08:30". */
   localOf: (instant: string | number) => string;
@@ -48,8 +50,20 @@ export function countdown(ms: number): string {
   return (ms < 0 ? '+' : '') + (h > 0 ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`);
 }
 
+const DAY = 86_400_000;
+
+/** With its year, where it is so far away that the year is not understood of itself. */
+function yearOf(words: string, instant: string | number, from: number): string {
+  const at = new Date(instant).getTime();
+  if (Math.abs(at - from) < 300 * DAY) return words;
+  const year = new Date(at).getUTCFullYear();
+  return words.replace(/(\d{1,2} [A-Z][a-z]+)/, `$1 ${year}`);
+}
+
 export function formatFor(household: Household | undefined): Format {
   const zone = household?.timeZone ?? 'UTC';
+  const today = household ? Date.parse(household.now) : Date.now();
+  const withYear = (words: string, instant: string | number) => yearOf(words, instant, today);
   const ounces = household?.measures === 'US' || household?.measures === 'US_LABEL';
   const make = (options: Intl.DateTimeFormatOptions, timeZone = zone) =>
     new Intl.DateTimeFormat('en-GB', { ...options, timeZone });
@@ -79,14 +93,26 @@ export function formatFor(household: Household | undefined): Format {
         ? `${figure(ml / US_FLUID_OUNCE_ML)} fl oz (${Math.round(ml)} mL)`
         : `${figure(ml)} mL`,
     grams: (g) => `${figure(g)} g`,
-    day: (date) => day.format(new Date(date + 'T00:00:00Z')).replace(',', ''),
+    // A day far from now says its year: "Thu 26 Nov 2027" is not tomorrow.
+    day: (date) =>
+      withYear(day.format(new Date(date + 'T00:00:00Z')).replace(',', ''), date + 'T00:00:00Z'),
     tagDay: (date, from) => {
       const days = (Date.parse(date) - Date.parse(from)) / 86_400_000;
       return (Math.abs(days) < 21 ? weekday : month).format(new Date(date + 'T00:00:00Z'));
     },
-    dayLong: (date) => dayLong.format(new Date(date + 'T00:00:00Z')).replace(',', ''),
-    moment: (instant) => moment.format(new Date(instant)).replace(/, (\d\d:)/, ' $1'),
+    dayLong: (date) =>
+      withYear(dayLong.format(new Date(date + 'T00:00:00Z')).replace(',', ''), date + 'T00:00:00Z'),
+    moment: (instant) =>
+      withYear(moment.format(new Date(instant)).replace(/, (\d\d:)/, ' $1'), instant),
     clock: (instant) => clock.format(new Date(instant)),
+    soon: (instant, now) => {
+      const days = (Date.parse(iso.format(new Date(instant))) - Date.parse(iso.format(now))) / DAY;
+      const time = clock.format(new Date(instant));
+      if (days === 0) return time;
+      if (days === 1) return `tomorrow ${time}`;
+      if (days === -1) return `yesterday ${time}`;
+      return withYear(moment.format(new Date(instant)).replace(/, (\d\d:)/, ' $1'), instant);
+    },
     dateOf: (instant) => iso.format(new Date(instant)),
     localOf: (instant) => local.format(new Date(instant)).replace(' ', 'T'),
   };

@@ -1576,6 +1576,7 @@ export interface components {
             /** Format: date-time */
             sterilisedAt?: string;
             override?: components["schemas"]["Deliberate"];
+            marks: string[];
             happenings: components["schemas"]["BottleHappening"][];
         };
         Bought: {
@@ -2040,6 +2041,14 @@ export interface components {
             version: number;
             reason: string;
         };
+        GoesInJson: {
+            portion: components["schemas"]["PortionJson"];
+            dose: string;
+            /** Format: double */
+            plannedGrams?: number;
+            why: string;
+            weighed: boolean;
+        };
         GuideJson: {
             how: string;
             cue: string;
@@ -2057,6 +2066,14 @@ export interface components {
             wearers: components["schemas"]["WearerView"][];
             explained: components["schemas"]["ExplainedView"][];
             sources: string[];
+        };
+        HandlingLine: {
+            what: string;
+            /** Format: double */
+            belowC: number;
+            instead: string;
+            /** Format: date-time */
+            coolAt?: string;
         };
         HandsLine: {
             /** Format: date-time */
@@ -2812,6 +2829,8 @@ export interface components {
             photos: components["schemas"]["PhotoLine"][];
             fit?: components["schemas"]["FitLine"];
             landmarks: components["schemas"]["LandmarkLine"][];
+            handling: components["schemas"]["HandlingLine"][];
+            marks: string[];
             standing?: components["schemas"]["StandingLine"];
             following?: components["schemas"]["Following"];
             leftover?: components["schemas"]["SpentLine"];
@@ -2955,6 +2974,7 @@ export interface components {
             /** Format: int64 */
             secondsAgo?: number;
             sure?: boolean;
+            anyway?: boolean;
         };
         StepJson: {
             kind: string;
@@ -3011,6 +3031,9 @@ export interface components {
             vessel: string;
             ingredients: string[];
             cautions: string[];
+            goesIn: components["schemas"]["GoesInJson"][];
+            tool: string;
+            hot?: string;
         };
         StepRecord: {
             /** Format: date-time */

@@ -6,6 +6,7 @@ import { formatFor } from '../../kit/format';
 import { Empty, Failed, Waiting } from '../../kit/states';
 import { inFront } from './calls';
 import { Lanes } from './Lanes';
+import { Pots } from './Pots';
 import { RunBench } from './RunBench';
 
 /** Brew: every pot that is on now, each in its lane, and the one that wants hands in front. */
@@ -21,7 +22,7 @@ export function BenchPage() {
   if (!id && runs[0]) return <Navigate to={`/brew/${runs[0].id}`} replace />;
   const shown = id;
   return (
-    <main className="page" id="main">
+    <main className="page bench" id="main">
       {running.isError && runs.length === 0 && (
         <Failed error={running.error} again={() => running.refetch()} />
       )}
@@ -37,7 +38,14 @@ export function BenchPage() {
         </Empty>
       )}
       {(runs.length > 1 || (runs.length === 1 && runs[0]!.id !== shown)) && (
-        <Lanes runs={runs} now={now} format={format} selected={shown} />
+        <>
+          <div className="lanes-wide">
+            <Lanes runs={runs} now={now} format={format} selected={shown} />
+          </div>
+          <nav className="pots-narrow" aria-label="Pots on the bench">
+            <Pots runs={runs} now={now} format={format} selected={shown} />
+          </nav>
+        </>
       )}
       {shown && <RunBench key={shown} id={shown} />}
     </main>

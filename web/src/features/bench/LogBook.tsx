@@ -46,7 +46,10 @@ export function LogBook({
   const [subject, setSubject] = useState<string | null>(null);
   const remove = useRemoval(run.id);
   const worded = kind === 'SMELL' || kind === 'NOTE';
-  const asked = tap.error instanceof ProblemError && tap.error.problem.type.endsWith('questioned');
+  const asked =
+    tap.variables?.path === '/entries' &&
+    tap.error instanceof ProblemError &&
+    tap.error.problem.type.endsWith('questioned');
   const enter = (sure: boolean) =>
     tap.mutate(
       {

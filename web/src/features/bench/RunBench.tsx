@@ -15,7 +15,7 @@ import { DayView } from './DayView';
 import { Departures } from './Departures';
 import { useAwake } from './hands';
 import { LogBook } from './LogBook';
-import { StepNow } from './StepNow';
+import { PotNow, StepNow } from './StepNow';
 import { Story } from './Story';
 import { usePending, useTap } from './useTaps';
 import './bench.css';
@@ -33,7 +33,10 @@ export function RunBench({ id }: { id: string }) {
 function RunView({ run, at, format }: { run: Run; at: number; format: Format }) {
   const { showVerbs } = useOutletContext<{ showVerbs: () => void }>();
   const now = useServerClock(run.now, at);
+  // What is asked back belongs to where it was tapped: the step, its log, and what departs from it.
   const tap = useTap(run.id);
+  const logTap = useTap(run.id);
+  const otherTap = useTap(run.id);
   const waits = usePending().filter((t) => t.run === run.id);
   const running = run.status === 'RUNNING';
   useAwake(running);
@@ -74,8 +77,13 @@ function RunView({ run, at, format }: { run: Run; at: number; format: Format }) 
                   body: { version: run.version, ...report },
                   words: `${run.line.headline}: done`,
                   mayWait: true,
+                  early:
+                    run.window && now < Date.parse(run.window.rightFrom)
+                      ? `Too early: right from ${format.clock(run.window.rightFrom)}.`
+                      : undefined,
                 })
               }
+              onStay={tap.reset}
               onGiveUp={(reason) =>
                 tap.mutate({
                   path: '/give-up',
@@ -100,7 +108,7 @@ function RunView({ run, at, format }: { run: Run; at: number; format: Format }) 
               Take back: {run.lastTap}
             </Button>
           )}
-          {running && <Departures run={run} tap={tap} />}
+          {running && <Departures run={run} tap={otherTap} />}
         </div>
         <div className="stack wide">
           <AgainstWarning override={run.override} />
@@ -117,7 +125,15 @@ function RunView({ run, at, format }: { run: Run; at: number; format: Format }) 
               ))}
             </p>
           )}
-          {run.standing && <DayView run={run} standing={run.standing} format={format} tap={tap} />}
+          {run.standing && (
+            <DayView run={run} standing={run.standing} format={format} tap={logTap} />
+          )}
+          {running && <PotNow run={run} now={now} format={format} />}
+          {run.marks.map((words) => (
+            <p key={words} className="caution">
+              {words}
+            </p>
+          ))}
           <section>
             <p className="soft small">
               {run.name} · {run.code} · {run.status === 'PLANNED' ? 'begins' : 'began'}{' '}
@@ -131,8 +147,8 @@ function RunView({ run, at, format }: { run: Run; at: number; format: Format }) 
               readings={temperatures(run)}
             />
           </section>
-          {cools && <CoolingChoices run={run} now={now} format={format} tap={tap} />}
-          {running && <LogBook run={run} format={format} tap={tap} />}
+          {cools && <CoolingChoices run={run} now={now} format={format} tap={otherTap} />}
+          {running && <LogBook run={run} format={format} tap={logTap} />}
           {run.status !== 'GIVEN_UP' && run.status !== 'DIVIDED' && (
             <section>
               <h2>

@@ -8,6 +8,10 @@ import { PotPicture } from '../../signature/PotPicture';
 import { WindowBar } from '../../signature/WindowBar';
 import { hasVoice, readAloud } from './hands';
 import { BottleFills, type Fill } from './BottleFills';
+import { celsiusNow } from './celsius';
+import { GoesIn } from './GoesIn';
+import { HowHot } from './HowHot';
+import { TooEarly } from './TooEarly';
 import './bench.css';
 import { Trouble } from '../../kit/Trouble';
 
@@ -22,11 +26,13 @@ interface Props {
   busy: boolean;
   error: unknown;
   onDone: (report: Report) => void;
+  /** What was asked is dropped: the step goes on. */
+  onStay: () => void;
   onGiveUp: (reason: string) => void;
 }
 
 /** The step to do now: headline, timer, what to look for, and one obvious tap. */
-export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Props) {
+export function StepNow({ run, now, format, busy, error, onDone, onStay, onGiveUp }: Props) {
   const plan = run.prediction.steps[run.step]!;
   const last = run.step === run.prediction.steps.length - 1;
   const asks = asked(run);
@@ -40,13 +46,16 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
   );
   const divides = last && run.prediction.ways.length > 0;
   const late = run.window != null && now > Date.parse(run.window.lateFrom);
-  const questioned = error instanceof ProblemError && error.problem.type.endsWith('questioned');
-  const [cueGiven, setCueGiven] = useState(false);
-  const done = (cueSeen: boolean, sure = false) => {
-    setCueGiven(cueSeen);
+  const questioned = isOf(error, 'questioned');
+  const early = isOf(error, 'early') ? (error as ProblemError) : undefined;
+  // What was said already goes along when more is asked back.
+  const [told, setSaid] = useState({ cueSeen: false, sure: false });
+  const done = (cueSeen: boolean, sure = false, anyway = false) => {
+    setSaid({ cueSeen, sure });
     onDone({
       cueSeen,
       sure: sure || undefined,
+      anyway: anyway || undefined,
       secondsAgo: ago > 0 ? ago * 60 : undefined,
       readings: Object.fromEntries(
         asks.filter((kind) => (read[kind] ?? '') !== '').map((kind) => [kind, Number(read[kind])]),
@@ -63,7 +72,14 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
     });
   };
   const cue = plan.guide.cue;
-  const aloud = [plan.headline, plan.guide.how, cue && `Look for: ${cue}`, ...plan.cautions]
+  const aloud = [
+    plan.headline,
+    ...plan.goesIn.map((g) => `${g.portion.name}, ${amountAloud(g.portion)}`),
+    plan.guide.how,
+    cue && `Look for: ${cue}`,
+    plan.hot,
+    ...plan.cautions,
+  ]
     .filter(Boolean)
     .join('. ');
   const shown = [
@@ -74,13 +90,15 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
   return (
     <div className="stack">
       <WhatToDo run={run} now={now} format={format} />
+      <GoesIn goes={plan.goesIn} />
       <Clock run={run} now={now} format={format} />
       {cue && (
-        <div className="sheet">
+        <div className="look-for">
           <h2>Look for</h2>
           <p>{cue}</p>
         </div>
       )}
+      <HowHot run={run} now={now} format={format} />
       {plan.cautions.map((c) => (
         <p key={c} className="caution">
           {c}
@@ -111,27 +129,39 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
           error={said(error, 'note')}
         />
       )}
-      <Trouble error={error} fields={shown} />
-      <div className="actions">
-        {questioned ? (
-          <Button onClick={() => done(cueGiven, true)} loading={busy}>
-            It is right
-          </Button>
-        ) : (
-          <Button onClick={() => done(Boolean(cue))} loading={busy}>
-            {divides ? 'Divide it' : last ? 'Bottled' : cue ? 'I see it: done' : 'Done'}
-          </Button>
-        )}
-        {cue ? (
-          <Button variant="outline" onClick={() => done(false)} disabled={busy}>
-            Go on anyway
-          </Button>
-        ) : (
-          <Button variant="outline" onClick={() => setNoting(true)} disabled={noting}>
-            Note
-          </Button>
-        )}
-      </div>
+      {early ? (
+        <TooEarly
+          asked={early}
+          busy={busy}
+          onStay={onStay}
+          onEnd={() => done(told.cueSeen, told.sure, true)}
+        />
+      ) : (
+        <>
+          <Trouble error={error} fields={shown} />
+          <div className="actions">
+            {questioned ? (
+              <Button onClick={() => done(told.cueSeen, true)} loading={busy}>
+                It is right
+              </Button>
+            ) : (
+              <Button onClick={() => done(Boolean(cue))} loading={busy}>
+                {divides ? 'Divide it' : last ? 'Bottled' : cue ? 'I see it: done' : 'Done'}
+              </Button>
+            )}
+            {cue ? (
+              <Button variant="outline" onClick={() => done(false)} disabled={busy}>
+                Go on without it
+              </Button>
+            ) : (
+              <Button variant="outline" onClick={() => setNoting(true)} disabled={noting}>
+                Note
+              </Button>
+            )}
+          </div>
+        </>
+      )}
+      <Next run={run} format={format} />
       <div className="row">
         {hasVoice() && (
           <Button variant="subtle" size="compact-md" onClick={() => readAloud(aloud)}>
@@ -154,6 +184,29 @@ export function StepNow({ run, now, format, busy, error, onDone, onGiveUp }: Pro
       </div>
       {leaving && <GiveUp onGiveUp={onGiveUp} />}
     </div>
+  );
+}
+
+const isOf = (error: unknown, type: string) =>
+  error instanceof ProblemError && error.problem.type.endsWith(type);
+
+const amountAloud = (p: { drops?: number | null; grams: number }) =>
+  p.drops != null ? `${p.drops} drops` : `${figure(p.grams)} grams`;
+
+/** The step after this one, so that it can be laid out in time. */
+function Next({ run, format }: Pick<Props, 'run' | 'format'>) {
+  const next = run.prediction.steps[run.step + 1];
+  if (!next) return null;
+  const goes = next.goesIn.map(
+    (g) =>
+      `${g.portion.name} ${g.portion.drops ?? figure(g.portion.grams)}${g.portion.drops == null ? ' g' : ' drops'}`,
+  );
+  return (
+    <p className="soft">
+      Then: <b>{next.headline}</b>
+      {goes.length > 0 && ` (${goes.join(', ')})`}
+      {run.line.usualAt && `, about ${format.clock(run.line.usualAt)}`}
+    </p>
   );
 }
 
@@ -186,7 +239,9 @@ function WhatToDo({ run, now, format }: Pick<Props, 'run' | 'now' | 'format'>) {
     <>
       <div>
         <h1 className="headline">{plan.headline}</h1>
-        <p className="soft">{plan.guide.how}</p>
+        <p className="soft">
+          {[plan.guide.how, plan.tool && `In: ${plan.tool}.`].filter(Boolean).join(' ')}
+        </p>
       </div>
       {calls.slice(-1).map((m) => (
         <p key={m.at + m.words} className="call" role="status">
@@ -198,19 +253,6 @@ function WhatToDo({ run, now, format }: Pick<Props, 'run' | 'now' | 'format'>) {
           {coming.words}: {format.clock(coming.at)}
         </p>
       )}
-      {plan.kind === 'combine' && (
-        <ul className="lines">
-          {run.prediction.amounts
-            .filter((a) => plan.ingredients.includes(a.ingredient))
-            .map((a) => (
-              <li key={a.ingredient} className="figure-line">
-                <span className="strong">{a.name}</span>
-                <span className="strong">{figure(a.grams)} g</span>
-                <span className="soft">{a.scoops}</span>
-              </li>
-            ))}
-        </ul>
-      )}
     </>
   );
 }
@@ -218,8 +260,6 @@ function WhatToDo({ run, now, format }: Pick<Props, 'run' | 'now' | 'format'>) {
 /** How long it takes, and how hot it is. */
 function Clock({ run, now, format }: Pick<Props, 'run' | 'now' | 'format'>) {
   const plan = run.prediction.steps[run.step]!;
-  const celsius = celsiusNow(run, now);
-  const vessel = run.prediction.vessels[0];
   return (
     <>
       {run.window ? (
@@ -237,19 +277,27 @@ function Clock({ run, now, format }: Pick<Props, 'run' | 'now' | 'format'>) {
           </p>
         </>
       )}
-      {run.window && vessel && (
-        <div className="pot-now">
-          <PotPicture
-            kind={vessel.kind}
-            fill={plan.millilitres / vessel.capacityMl}
-            celsius={celsius}
-            label={`≈ ${format.celsius(celsius)}`}
-            tint={run.tint}
-            covered={plan.headline.includes('covered') || plan.headline.includes('lid on')}
-          />
-        </div>
-      )}
     </>
+  );
+}
+
+/** The pot as it is believed to stand now. */
+export function PotNow({ run, now, format }: Pick<Props, 'run' | 'now' | 'format'>) {
+  const plan = run.prediction.steps[run.step]!;
+  const vessel = run.prediction.vessels.find((v) => v.name === plan.vessel);
+  if (!vessel) return null;
+  const celsius = celsiusNow(run, now);
+  return (
+    <div className="pot-now">
+      <PotPicture
+        kind={vessel.kind}
+        fill={plan.millilitres / vessel.capacityMl}
+        celsius={celsius}
+        label={`≈ ${format.celsius(celsius)}`}
+        tint={run.tint}
+        covered={plan.headline.includes('covered') || plan.headline.includes('lid on')}
+      />
+    </div>
   );
 }
 
@@ -372,16 +420,4 @@ function Timed({ run, now, format }: { run: Run; now: number; format: Format }) 
       {wrong && <p className="soft small">{wrong}</p>}
     </div>
   );
-}
-
-/** The predicted temperature at this moment, between the two moments of the trace around it. */
-function celsiusNow(run: Run, now: number): number {
-  const minute = (now - Date.parse(run.startedAt)) / 60_000;
-  const trace = run.prediction.trace;
-  const after = trace.findIndex((p) => p.minute >= minute);
-  if (after <= 0) return trace[after === 0 ? 0 : trace.length - 1]!.celsius;
-  const a = trace[after - 1]!;
-  const b = trace[after]!;
-  const share = b.minute === a.minute ? 1 : (minute - a.minute) / (b.minute - a.minute);
-  return a.celsius + share * (b.celsius - a.celsius);
 }

@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Run } from '../../api/client';
 import { formatFor } from '../../kit/format';
@@ -13,12 +13,14 @@ import { useTap } from './useTaps';
 import { ProblemError } from '../../api/client';
 
 const format = formatFor(HOUSEHOLD);
+const at = (minutes: number) => new Date(inTheSteep(minutes)).toISOString();
 const problem = (type: string, detail: string) =>
   new ProblemError({ type: `urn:dremsa:problem:${type}`, title: '', status: 422, detail });
 
 function step(run: Run, now: number, error: unknown = null) {
   const done = vi.fn<(report: Report) => void>();
   const givenUp = vi.fn<(reason: string) => void>();
+  const stayed = vi.fn();
   const node = (wrong: unknown) => (
     <StepNow
       run={run}
@@ -27,11 +29,12 @@ function step(run: Run, now: number, error: unknown = null) {
       busy={false}
       error={wrong}
       onDone={done}
+      onStay={stayed}
       onGiveUp={givenUp}
     />
   );
   inKitchen(node(error), {});
-  return { done, givenUp };
+  return { done, givenUp, stayed };
 }
 
 describe('the step to do now', () => {
@@ -53,7 +56,7 @@ describe('the step to do now', () => {
     expect(screen.getByText('Steep, covered')).toBeTruthy();
     expect(screen.getByText(/The seeds are swollen/)).toBeTruthy();
     await userEvent.click(screen.getByText('I see it: done'));
-    await userEvent.click(screen.getByText('Go on anyway'));
+    await userEvent.click(screen.getByText('Go on without it'));
     expect(done.mock.calls.map(([report]) => report.cueSeen)).toEqual([true, false]);
   });
 
@@ -69,6 +72,48 @@ describe('the step to do now', () => {
     expect(screen.getByText('Is that so?')).toBeTruthy();
     await userEvent.click(screen.getByText('It is right'));
     expect(done.mock.lastCall?.[0].sure).toBe(true);
+  });
+
+  it('asks once before it ends too early, and says what that does', async () => {
+    const early = problem('early', 'Too early: 10 s of 3 h.');
+    early.problem.errors = [
+      { field: 'anyway', value: 'strength', message: 'strength: 21 % instead of 96 %' },
+    ];
+    const { done, stayed } = step(STEEPING, inTheSteep(1), early);
+    expect(screen.getByRole('alertdialog').textContent).toContain('21 % instead of 96 %');
+    expect(screen.queryByText('I see it: done')).toBeNull();
+    await userEvent.click(screen.getByText('Let it go on'));
+    expect(stayed).toHaveBeenCalled();
+    await userEvent.click(screen.getByText('End it all the same'));
+    expect(done.mock.lastCall?.[0].anyway).toBe(true);
+  });
+
+  it('says what goes in, how much, and why it is another amount than planned', () => {
+    const portion = { ...STEEPING.prediction.amounts[0]!, name: 'Benzoate', grams: 1 };
+    const goesIn = [
+      { portion, dose: '0.4 % of it', plannedGrams: 1.6, why: 'There are 250 mL.', weighed: false },
+    ];
+    const steps = STEEPING.prediction.steps.map((s) => ({ ...s, goesIn }));
+    step({ ...STEEPING, prediction: { ...STEEPING.prediction, steps } }, inTheSteep(130));
+    const list = screen.getByRole('list', { name: 'Goes in now' });
+    expect(list.textContent).toMatch(
+      /Benzoate1 g.*0\.4 % of it.*Planned: 1\.6 g\. There are 250 mL/,
+    );
+  });
+
+  it('warns of a hot pot until it is cool enough, and never of a cold one', () => {
+    const handling = [
+      { what: 'wringing by hand', belowC: 50, instead: 'Press it out.', coolAt: at(60) },
+      { what: 'a plastic sieve', belowC: 60, instead: '', coolAt: at(20) },
+    ];
+    step({ ...STEEPING, handling }, inTheSteep(30));
+    const warned = screen.getByText(/too hot for/).parentElement!.textContent;
+    expect(warned).toMatch(/wringing by hand: below 50 °C.*Press it out/);
+    expect(warned).not.toContain('plastic');
+    cleanup();
+    step({ ...STEEPING, handling }, inTheSteep(90));
+    expect(screen.queryByText(/too hot for/)).toBeNull();
+    expect(screen.getByText(/cool enough for wringing by hand and a plastic sieve/)).toBeTruthy();
   });
 
   it('fills what the model proposed, and says what is to be done first', async () => {

@@ -1,4 +1,5 @@
 import type { RunLine } from '../../api/client';
+import { countdown, type Format } from '../../kit/format';
 
 /** Something that is called out when its time comes. */
 export interface Call {
@@ -50,6 +51,41 @@ export function inFront(runs: RunLine[]): RunLine[] {
     run.status === 'PLANNED' ? HUGE : run.hands ? Date.parse(run.hands.at) : HUGE - 1;
   return [...runs].sort((a, b) => at(a) - at(b) || a.startedAt.localeCompare(b.startedAt));
 }
+
+/** What a pot wants next, for a line that is read at a glance. */
+export interface Next {
+  /** How long until then, how long over it is, or when. */
+  time: string;
+  /** What for, within a sentence after the brew's name. */
+  words: string;
+  state: 'late' | 'now' | 'coming' | 'planned';
+}
+
+const DAY_MS = 24 * 3_600_000;
+
+/** The next word of a pot. */
+export function nextOf(run: RunLine, now: number, format: Format): Next {
+  const at = Date.parse(run.hands?.at ?? run.usualAt ?? run.startedAt);
+  const away = at - now;
+  if (run.status === 'PLANNED') {
+    return away <= 0
+      ? { time: 'now', words: 'begin', state: 'now' }
+      : { time: format.soon(at, now), words: 'begins then', state: 'planned' };
+  }
+  const words = lowered(run.hands?.words ?? run.headline);
+  if (run.window && now > Date.parse(run.window.lateFrom))
+    return {
+      time: countdown(Date.parse(run.window.lateFrom) - now),
+      words: `late, ${words}`,
+      state: 'late',
+    };
+  if (away > 0)
+    return { time: away > DAY_MS ? format.soon(at, now) : countdown(away), words, state: 'coming' };
+  // What hands are at does not run late: only what waits to be looked at does.
+  return { time: run.needsHands ? 'now' : countdown(away), words, state: 'now' };
+}
+
+const lowered = (words: string) => words.slice(0, 1).toLowerCase() + words.slice(1);
 
 const NEAR_MS = 8 * 3_600_000;
 const HORIZONS = [45, 120, 300, 720, 2160, 7200, 20_160, 86_400].map((m) => m * 60_000);

@@ -12,6 +12,8 @@ export interface Tap {
   words: string;
   /** It may wait on this device until the server answers. */
   mayWait?: boolean;
+  /** What to ask without a line, where the server would ask whether it is too early. */
+  early?: string;
 }
 
 type Post = (path: string, init: object) => ReturnType<typeof api.POST>;
@@ -29,18 +31,23 @@ function post(path: string, body: Record<string, unknown>, key: string): Promise
 /** The taps that wait on this device. */
 export const usePending = () => useSyncExternalStore(onPending, pendingTaps);
 
+/** What the server would ask, asked without it: what it does cannot be reckoned here. */
+const tooEarly = (detail: string) =>
+  new ProblemError({ type: 'urn:dremsa:problem:early', title: 'Too early', status: 422, detail });
+
 /** One tap at a run: sent at once, or kept until there is a line again. */
 export function useTap(run: string) {
   const client = useQueryClient();
   const once = useOnce();
   return useMutation({
-    mutationFn: async ({ path, body, words, mayWait }: Tap): Promise<Run | undefined> => {
+    mutationFn: async ({ path, body, words, mayWait, early }: Tap): Promise<Run | undefined> => {
       const whole = `/api/batches/${run}${path}`;
       let key = '';
       try {
         return await once([path, body], (of) => post(whole, body, (key = of)));
       } catch (error) {
         if (!(mayWait && error instanceof ProblemError && error.passing)) throw error;
+        if (early && !body.anyway) throw tooEarly(early);
         const who = client.getQueryData<Session>(keys.session)?.signIn;
         keepTap({ key, run, path: whole, body, words, who, why: error.message, at: Date.now() });
         return undefined;

@@ -4,11 +4,11 @@ import type { Prediction } from '../../api/client';
 import { AgainstWarning } from '../../kit/AgainstWarning';
 import { HangsOn } from '../../kit/HangsOn';
 import { formatFor } from '../../kit/format';
-import { inKitchen } from '../../test/kitchen';
+import { HOUSEHOLD, inKitchen } from '../../test/kitchen';
 import { dangers, Deliberate } from './Deliberate';
 import { HowSure } from './HowSure';
 
-const FORMAT = formatFor(undefined);
+const FORMAT = formatFor(HOUSEHOLD);
 
 function prediction(part: Partial<Prediction>): Prediction {
   return {

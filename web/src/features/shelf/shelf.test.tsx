@@ -64,6 +64,7 @@ const view = (part: Partial<BottleLine> = {}): BottleView => ({
   cautions: ['Close your eyes when you spray.'],
   stops: ['Mould: furry, spotted, a skin'],
   happenings: [],
+  marks: [],
 });
 
 const shelf = (bottles: BottleLine[]) => ({

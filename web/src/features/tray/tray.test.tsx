@@ -13,7 +13,7 @@ const tray = {
       at: '2030-03-05T09:00:00Z',
       kind: 'NOW',
       title: 'Lemon balm spray LBS-1',
-      words: 'Steep, covered: look at it',
+      words: 'Has it drawn?',
       link: '/brew/b1',
       unread: true,
     },
@@ -43,7 +43,7 @@ beforeEach(() => localStorage.clear());
 describe('the tray', () => {
   it('says what was called out, how loudly, and what is to come', async () => {
     inKitchen(<TrayPage />, { 'GET /api/messages?page=0': tray });
-    const first = await screen.findByText('Steep, covered: look at it');
+    const first = await screen.findByText('Has it drawn?');
     expect(first.closest('a')?.getAttribute('href')).toBe('/brew/b1');
     expect(first.className).toContain('strong');
     expect(screen.getByText('Throw away what is left').className).not.toContain('strong');

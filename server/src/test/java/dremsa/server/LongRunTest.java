@@ -76,7 +76,7 @@ class LongRunTest extends RunWork {
     long told =
         tray.at("/messages")
             .valueStream()
-            .filter(m -> m.get("words").asString().contains("look at it"))
+            .filter(m -> m.get("words").asString().equals("Has it drawn?"))
             .count();
     assertThat(told).isEqualTo(1);
     assertThat(tray.at("/unread").asInt()).isPositive();

@@ -34,7 +34,7 @@ abstract class RunWork {
   }
 
   Visitor.Answer finish(Visitor.Answer run) {
-    return ok(tap(run, "/steps/{step}/finish", Map.of("cueSeen", true)));
+    return ok(tap(run, "/steps/{step}/finish", Map.of("cueSeen", true, "anyway", true)));
   }
 
   Visitor.Answer enter(Visitor.Answer run, Map<String, ?> entry) {

@@ -148,6 +148,11 @@ public final class Brew {
         .tint();
   }
 
+  /** Where water boils in this kitchen, °C. */
+  public double boilingC() {
+    return constants.boilingC;
+  }
+
   /** Grams of an ingredient at scale 1; 0 for what is dosed on the finished brew. */
   public double partsOf(String key) {
     return formula

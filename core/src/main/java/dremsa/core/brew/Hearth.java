@@ -21,6 +21,9 @@ final class Hearth {
   /** So near to the boil it bubbles, °C. */
   private static final double NEAR_BOIL = 0.5;
 
+  /** A thermometer in the steam of a boiling pot reads this much too little, °C; our estimate. */
+  private static final double READ_BELOW_BOIL = 3;
+
   private final Constants k;
   private final Pot pot;
   private final HeatBalance heat;
@@ -50,8 +53,45 @@ final class Hearth {
     }
   }
 
+  /** Stands at room temperature; where its temperature is read, it goes on from there. */
   void stand(double minutes, double escape) {
-    standAt(k.climate.roomC(), k.heatLoss, escape, minutes);
+    double left = minutes;
+    for (StepFacts.Temperature read : readWithin(minutes)) {
+      standAt(k.climate.roomC(), k.heatLoss, escape, left - (minutes - read.minute()));
+      left = minutes - read.minute();
+      takeReading(read.celsius());
+    }
+    standAt(k.climate.roomC(), k.heatLoss, escape, left);
+  }
+
+  /**
+   * The temperatures that were read within so many minutes of the step; none where they are taken
+   * together instead, as the way in which it cools.
+   */
+  private List<StepFacts.Temperature> readWithin(double minutes) {
+    return known.cooling().isPresent()
+        ? List.of()
+        : known.temperatures().stream().filter(read -> read.minute() <= minutes).toList();
+  }
+
+  private void takeReading(double celsius) {
+    if (pot.vessel != null) {
+      pot.celsius = celsius;
+      mark();
+    }
+  }
+
+  /** What was read of a pot on the hob: near the boil it boils, for the steam cools the probe. */
+  private void takeReadingOnHob(double celsius) {
+    takeReading(celsius >= k.boilingC - READ_BELOW_BOIL ? k.boilingC : celsius);
+  }
+
+  /** It boils: the maker saw it. */
+  private void seeItBoil() {
+    if (known.seen() && pot.vessel != null) {
+      pot.celsius = k.boilingC;
+      mark();
+    }
   }
 
   void standAt(Place place, double minutes) {
@@ -82,12 +122,28 @@ final class Hearth {
     if (pot.vessel == null) {
       return;
     }
-    double passed = toTheBoil(step.lid(), known.minutes().orElse(LONGEST_WAIT));
-    if (known.minutes().isPresent() && boils()) {
-      // It boiled before anybody said so: the rest of the time it boiled on, at full heat.
-      boilOn(k.hobWatts, step.lid(), known.minutes().getAsDouble() - passed);
-    } else if (known.minutes().isEmpty() && !boils()) {
+    boolean told = known.minutes().isPresent();
+    double minutes = known.minutes().orElse(LONGEST_WAIT);
+    double began = pot.minute;
+    for (StepFacts.Temperature read : readWithin(told ? minutes : Double.POSITIVE_INFINITY)) {
+      heatFor(step.lid(), read.minute() - (pot.minute - began), true);
+      takeReadingOnHob(read.celsius());
+    }
+    heatFor(step.lid(), minutes - (pot.minute - began), told);
+    seeItBoil();
+    if (!told && !boils()) {
       troubles.add(new Trouble.NeverBoils(at, pot.celsius));
+    }
+  }
+
+  /** Full heat for so long; what boils before that boils on at full heat, unless nobody said so. */
+  private void heatFor(boolean lid, double minutes, boolean on) {
+    if (minutes <= 0) {
+      return;
+    }
+    double passed = boils() ? 0 : toTheBoil(lid, minutes);
+    if (on && boils()) {
+      boilOn(k.hobWatts, lid, minutes - passed);
     }
   }
 
@@ -120,6 +176,21 @@ final class Hearth {
       return;
     }
     boolean told = known.minutes().isPresent();
+    double began = pot.minute;
+    double boiled = pot.boiledMinutes;
+    for (StepFacts.Temperature read : readWithin(told ? minutes : Double.POSITIVE_INFINITY)) {
+      boilFor(step, read.minute() - (pot.minute - began), true);
+      takeReadingOnHob(read.celsius());
+    }
+    double left = told ? minutes - (pot.minute - began) : minutes - (pot.boiledMinutes - boiled);
+    boilFor(step, left, told);
+    seeItBoil();
+  }
+
+  private void boilFor(Boil step, double minutes, boolean told) {
+    if (minutes <= 0) {
+      return;
+    }
     double passed = boils() ? 0 : toTheBoil(step.lid(), told ? minutes : LONGEST_WAIT);
     if (!boils()) {
       if (!told) {
@@ -189,6 +260,10 @@ final class Hearth {
       pot.celsius = next;
       pot.minute += piece;
       mark();
+      double passed = (i + 1) * piece;
+      known.temperatures().stream()
+          .filter(read -> read.minute() > passed - piece && read.minute() <= passed)
+          .forEach(read -> takeReading(read.celsius()));
     }
   }
 
@@ -212,6 +287,10 @@ final class Hearth {
         troubles.add(new Trouble.NeverCools(at, step.toC(), around));
       }
       lose(around, loss, escape, wider, LONGEST_WAIT, Math.max(step.toC(), around + 0.3));
+    }
+    if (known.seen() && pot.celsius > step.toC()) {
+      pot.celsius = step.toC();
+      mark();
     }
   }
 

@@ -1,6 +1,7 @@
 package dremsa.core.brew;
 
 import dremsa.core.formula.Step;
+import dremsa.core.formula.Step.Blend;
 import dremsa.core.formula.Step.Boil;
 import dremsa.core.formula.Step.Combine;
 import dremsa.core.formula.Step.Cool;
@@ -9,9 +10,11 @@ import dremsa.core.formula.Step.Heat;
 import dremsa.core.formula.Step.Macerate;
 import dremsa.core.formula.Step.Prepare;
 import dremsa.core.formula.Step.Soak;
+import dremsa.core.formula.Step.Steep;
 import dremsa.core.formula.Step.Treatment;
 import dremsa.core.formula.Step.WaterBath;
 import dremsa.core.formula.StepCases;
+import dremsa.core.formula.StepKind;
 import dremsa.core.formula.Window;
 import dremsa.core.kitchen.VesselKind;
 import dremsa.core.material.Material;
@@ -161,36 +164,70 @@ public final class Prompts {
       Window window = step.window().get();
       double usual = window.usual() + extended;
       soon(usual, what, prompts);
-      prompts.add(new Prompt(Prompt.Kind.NOW, usual, what + ": look at it"));
+      prompts.add(new Prompt(Prompt.Kind.NOW, usual, step.accept(IS_IT)));
       double latest = window.longest() + extended;
       if (latest > usual) {
         prompts.add(new Prompt(Prompt.Kind.LATE, latest, what + ": too long"));
       }
       return;
     }
-    String reached = step.accept(REACHED);
-    if (!reached.isEmpty()) {
+    if (step.kind() == StepKind.HEAT || step.kind() == StepKind.COOL) {
       soon(minutes, what, prompts);
-      prompts.add(new Prompt(Prompt.Kind.NOW, minutes, reached));
+      prompts.add(new Prompt(Prompt.Kind.NOW, minutes, step.accept(IS_IT)));
     }
   }
 
-  /** What steps without a time of their own wait for. */
-  private static final StepCases<String> REACHED =
+  /** What to look for when a step's usual end is here, as short as it can be asked. */
+  private static final StepCases<String> IS_IT =
       new StepCases.Some<>() {
         @Override
         public String cool(Cool step) {
-          return Said.of("It should be down to %.0f °C", step.toC());
+          return Said.of("Is it down to %.0f °C?", step.toC());
         }
 
         @Override
         public String heat(Heat step) {
-          return "It should boil now";
+          return "Does it boil?";
+        }
+
+        @Override
+        public String boil(Boil step) {
+          return step.stir() ? "Is it thick enough?" : "Has it boiled enough?";
+        }
+
+        @Override
+        public String waterBath(WaterBath step) {
+          return "Has it drawn?";
+        }
+
+        @Override
+        public String steep(Steep step) {
+          return "Has it drawn?";
+        }
+
+        @Override
+        public String soak(Soak step) {
+          return "Has it drawn?";
+        }
+
+        @Override
+        public String ferment(Ferment step) {
+          return "Is it sour enough?";
+        }
+
+        @Override
+        public String macerate(Macerate step) {
+          return "Is it strong enough?";
+        }
+
+        @Override
+        public String blend(Blend step) {
+          return "Is it smooth?";
         }
 
         @Override
         public String otherwise(Step step) {
-          return "";
+          return "Is it done?";
         }
       };
 

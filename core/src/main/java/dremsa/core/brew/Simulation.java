@@ -56,6 +56,10 @@ final class Simulation {
   private final @Nullable List<TracePoint> trace;
   private final Hearth hearth;
   private final Map<String, Double> amounts = new HashMap<>();
+
+  /** What goes in at the step that runs, g. */
+  private final Map<String, Double> put = new HashMap<>();
+
   private final List<StepOutcome> outcomes;
   private final List<Trouble> troubles = new ArrayList<>();
   private int index;
@@ -87,6 +91,8 @@ final class Simulation {
       Step step = formula.steps().get(index);
       double startMinute = pot.minute;
       double startC = pot.celsius;
+      double beforeMl = pot.millilitres();
+      put.clear();
       StepFacts known = facts.of(index);
       hearth.at = index;
       hearth.known = known;
@@ -107,7 +113,9 @@ final class Simulation {
               pot.celsius,
               pot.millilitres(),
               pot.vessel == null ? "" : pot.vessel.name(),
-              fillings));
+              fillings,
+              beforeMl,
+              put));
     }
     return result();
   }
@@ -284,6 +292,7 @@ final class Simulation {
       pot.add(ingredient, material, grams);
     }
     amounts.merge(key, grams, Double::sum);
+    put.merge(key, grams, Double::sum);
     return material;
   }
 

@@ -22,6 +22,7 @@ import java.util.function.Consumer;
  * @param temperatures read while it lasted, in the order of their minutes
  * @param cooling how it really cools, found from the temperatures by {@link Cooling#fitted}
  * @param skipped it was left out
+ * @param seen the maker saw at its end what the step waits for: that it boils, that it is so cool
  */
 public record StepFacts(
     OptionalDouble minutes,
@@ -31,10 +32,19 @@ public record StepFacts(
     double waterC,
     List<Temperature> temperatures,
     Optional<Cooling.Fit> cooling,
-    boolean skipped) {
+    boolean skipped,
+    boolean seen) {
   public static final StepFacts NONE =
       new StepFacts(
-          OptionalDouble.empty(), Map.of(), Map.of(), 0, 20, List.of(), Optional.empty(), false);
+          OptionalDouble.empty(),
+          Map.of(),
+          Map.of(),
+          0,
+          20,
+          List.of(),
+          Optional.empty(),
+          false,
+          false);
 
   /**
    * A temperature read while a step lasted.
@@ -59,6 +69,11 @@ public record StepFacts(
 
   public StepFacts withMinutes(double value) {
     return changed(draft -> draft.minutes = OptionalDouble.of(value));
+  }
+
+  /** The same, as long as it usually takes. */
+  public StepFacts untimed() {
+    return changed(draft -> draft.minutes = OptionalDouble.empty());
   }
 
   /** What was read at its end; empty where it was not. */
@@ -106,6 +121,11 @@ public record StepFacts(
     return changed(draft -> draft.skipped = true);
   }
 
+  /** The same, with what it waits for seen at its end. */
+  public StepFacts asSeen() {
+    return changed(draft -> draft.seen = true);
+  }
+
   private StepFacts changed(Consumer<Draft> change) {
     Draft draft = new Draft(this);
     change.accept(draft);
@@ -121,6 +141,7 @@ public record StepFacts(
     private final List<Temperature> temperatures;
     private Optional<Cooling.Fit> cooling;
     private boolean skipped;
+    private boolean seen;
 
     private Draft(StepFacts from) {
       minutes = from.minutes;
@@ -131,11 +152,12 @@ public record StepFacts(
       temperatures = new ArrayList<>(from.temperatures);
       cooling = from.cooling;
       skipped = from.skipped;
+      seen = from.seen;
     }
 
     private StepFacts facts() {
       return new StepFacts(
-          minutes, readings, weighed, waterMl, waterC, temperatures, cooling, skipped);
+          minutes, readings, weighed, waterMl, waterC, temperatures, cooling, skipped, seen);
     }
   }
 }

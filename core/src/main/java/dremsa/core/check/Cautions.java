@@ -1,6 +1,8 @@
 package dremsa.core.check;
 
 import dremsa.core.brew.Brew;
+import dremsa.core.brew.Landmark;
+import dremsa.core.brew.StepOutcome;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.Step.Add;
 import dremsa.core.formula.Step.Blend;
@@ -22,22 +24,29 @@ import java.util.List;
 public final class Cautions {
   private Cautions() {}
 
-  /** The cautions at one step, the gravest first. */
-  public static List<Caution> at(Brew brew, int index) {
-    AtStep cautions = new AtStep(brew);
+  /**
+   * The cautions at one step, the gravest first. What the heat of the pot means for hands and
+   * vessels is {@link Handling}.
+   *
+   * @param outcome how the step goes, or went
+   */
+  public static List<Caution> at(Brew brew, StepOutcome outcome) {
+    AtStep cautions = new AtStep(brew, outcome.startC());
     List<Caution> all = new ArrayList<>();
     if (cautions.has(MaterialKind.SPIRIT)) {
       all.add(Caution.NO_FLAME);
     }
-    all.addAll(brew.formula().steps().get(index).accept(cautions));
+    all.addAll(brew.formula().steps().get(outcome.index()).accept(cautions));
     return List.copyOf(all);
   }
 
   private static final class AtStep implements StepCases.Some<List<Caution>> {
     private final Brew brew;
+    private final double celsius;
 
-    AtStep(Brew brew) {
+    AtStep(Brew brew, double celsius) {
       this.brew = brew;
+      this.celsius = celsius;
     }
 
     @Override
@@ -74,7 +83,7 @@ public final class Cautions {
 
     @Override
     public List<Caution> blend(Blend step) {
-      return List.of(Caution.HOT_BLENDER);
+      return celsius > Landmark.BLEND.celsius() ? List.of(Caution.HOT_BLENDER) : List.of();
     }
 
     @Override

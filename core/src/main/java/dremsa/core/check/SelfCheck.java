@@ -157,10 +157,7 @@ public final class SelfCheck {
         boolean delicate =
             material.kind().role() == MaterialKind.Role.ADDITIVE
                 || material.kind() == MaterialKind.JUICE;
-        double most =
-            s.stirredBelow().isPresent()
-                ? Math.min(s.stirredBelow().getAsDouble(), 60)
-                : material.value(Property.MAX_TEMPERATURE, WARM_C);
+        double most = warmest(s, material);
         if (delicate && outcome.startC() > most + 0.5 && s.kind() != StepKind.WASH) {
           add(
               Code.ADDED_TOO_HOT,
@@ -172,6 +169,13 @@ public final class SelfCheck {
         }
       }
     }
+  }
+
+  /** The warmest at which a material may go in at a step, °C. */
+  static double warmest(Step step, Material material) {
+    return step.stirredBelow().isPresent()
+        ? Math.min(step.stirredBelow().getAsDouble(), 60)
+        : material.value(Property.MAX_TEMPERATURE, WARM_C);
   }
 
   private void plants() {

@@ -209,6 +209,11 @@ public sealed interface Step {
     public String headline() {
       return headline;
     }
+
+    /** Whether the time itself does it, not the hand. */
+    public boolean takesItsTime() {
+      return this == DRAIN_LATEX || this == STERILISE || this == DRY;
+    }
   }
 
   /** Put ingredients together in a vessel, the liquid cold or just boiled. */

@@ -1,5 +1,7 @@
 package dremsa.core.measure;
 
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 
 /**
@@ -37,6 +39,32 @@ public final class Said {
     }
     String rounded = of("%." + figures + "g", value);
     return rounded.contains("e") ? rounded : rounded.replaceAll("\\.?0+$", "");
+  }
+
+  /**
+   * A length of time as it is said: {@code "40 s"}, {@code "12 min"}, {@code "2 h 30 min"}, {@code
+   * "3 days"}. Rounded to seconds below 2 min, to minutes below 12 h, to quarters of an hour below
+   * 48 h, to half days above.
+   *
+   * @param minutes 0 or more
+   */
+  public static String duration(double minutes) {
+    if (minutes < 2) {
+      return of("%.0f s", minutes * 60);
+    } else if (minutes < 90) {
+      return of("%.0f min", minutes);
+    } else if (minutes < 48 * 60) {
+      long rounded = minutes < 12 * 60 ? Math.round(minutes) : Math.round(minutes / 15) * 15;
+      return rounded % 60 == 0
+          ? rounded / 60 + " h"
+          : of("%d h %d min", rounded / 60, rounded % 60);
+    }
+    return exactly(Math.round(minutes / 60 / 24 * 2) / 2.0) + " days";
+  }
+
+  /** A day with its year, for any year: {@code "Thu 26 Nov 2026"}. */
+  public static String day(LocalDate day) {
+    return DateTimeFormatter.ofPattern("EEE d MMM uuuu", Locale.UK).format(day);
   }
 
   private static boolean isWhole(double value) {

@@ -74,7 +74,7 @@ class PromptsTest {
           // Of aloe the drained leaf is called for as well.
           List<Prompt> now =
               asked.of(Prompt.Kind.NOW).stream()
-                  .filter(p -> p.words().endsWith("look at it"))
+                  .filter(p -> p.words().startsWith("Has it ") || p.words().startsWith("Is it "))
                   .toList();
           assertThat(now)
               .extracting(Prompt::minute)
@@ -152,7 +152,7 @@ class PromptsTest {
     Asked cool = first("oat-cream", Step.Cool.class);
     assertThat(cool.of(Prompt.Kind.NOW))
         .extracting(Prompt::words)
-        .containsExactly("It should be down to 45 °C");
+        .containsExactly("Is it down to 45 °C?");
     assertThat(cool.of(Prompt.Kind.NOW).get(0).minute()).isEqualTo(cool.outcome().minutes());
   }
 

@@ -48,7 +48,7 @@ class StepFamilyTest {
               assertThat(outcome.minutes()).as(step.toString()).isFinite().isNotNegative();
               assertThat(step.headline()).as(step.toString()).isNotBlank();
               assertThat(Prompts.of(brew, outcome, 0)).as(step.toString()).isNotNull();
-              assertThat(Cautions.at(brew, outcome.index())).as(step.toString()).isNotNull();
+              assertThat(Cautions.at(brew, outcome)).as(step.toString()).isNotNull();
               if (step.window().isPresent()) {
                 assertThat(outcome.minutes()).isCloseTo(step.window().get().usual(), within(1e-9));
               }

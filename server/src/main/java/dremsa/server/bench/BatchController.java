@@ -109,6 +109,7 @@ class BatchController {
    * @param measuredMl earlier name of the reading VOLUME; as are the next three of theirs
    * @param secondsAgo it was done so long before it is said; a tap that could not be sent at once
    * @param sure asked back already, and right
+   * @param anyway asked already whether it is too early, and to be ended all the same
    */
   record StepFinish(
       @NotNull(message = "Say which version you saw.") Long version,
@@ -122,7 +123,8 @@ class BatchController {
       @Size(max = 50, message = "At most 50 bottles.") @Nullable List<@Valid BottleFill> bottles,
       @Range(min = 0, max = Log.LONGEST_AGO_S, message = "At most a week ago.")
           @Nullable Long secondsAgo,
-      @Nullable Boolean sure) {
+      @Nullable Boolean sure,
+      @Nullable Boolean anyway) {
     /** All that was read, under the earlier names too. */
     private Map<Reading, Double> all() {
       Map<Reading, Double> all = new EnumMap<>(Reading.class);
@@ -247,7 +249,12 @@ class BatchController {
                 .toList();
     Bench.Done done =
         new Bench.Done(
-            form.cueSeen(), form.all(), form.note(), bottles, Boolean.TRUE.equals(form.sure()));
+            form.cueSeen(),
+            form.all(),
+            form.note(),
+            bottles,
+            Boolean.TRUE.equals(form.sure()),
+            Boolean.TRUE.equals(form.anyway()));
     idempotency.once(
         household,
         key,

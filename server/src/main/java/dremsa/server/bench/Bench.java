@@ -56,6 +56,7 @@ public class Bench {
   private final Stored stored;
   private final ApplicationEventPublisher events;
   private final Households households;
+  private final Endings endings;
 
   Bench(
       BatchRepository repository,
@@ -66,7 +67,9 @@ public class Bench {
       Planner planner,
       Stored stored,
       ApplicationEventPublisher events,
-      Households households) {
+      Households households,
+      Endings endings) {
+    this.endings = endings;
     this.households = households;
     this.repository = repository;
     this.runs = runs;
@@ -275,16 +278,22 @@ public class Bench {
     return letters + number;
   }
 
-  /** What the maker says when a step is done; empty fields were not said. */
+  /**
+   * What the maker says when a step is done; empty fields were not said.
+   *
+   * @param sure what was read is right, however surprising
+   * @param anyway it is ended now, however early
+   */
   public record Done(
       boolean cueSeen,
       Map<Reading, Double> readings,
       @Nullable String note,
       List<BatchBottled.Filled> bottles,
-      boolean sure) {
+      boolean sure,
+      boolean anyway) {
     /** Done, with nothing to say but that. */
     public static Done plainly(boolean cueSeen) {
-      return new Done(cueSeen, Map.of(), "", List.of(), false);
+      return new Done(cueSeen, Map.of(), "", List.of(), false, true);
     }
   }
 
@@ -302,6 +311,9 @@ public class Bench {
     Formula formula = run.brew().formula();
     Step step = formula.steps().get(index);
     Claims.check(run, index, done);
+    if (!done.anyway()) {
+      endings.ask(batch, run, done, at);
+    }
     boolean last = index == formula.steps().size() - 1;
     boolean divides = last && !formula.branches().isEmpty();
     if (last && !divides) {

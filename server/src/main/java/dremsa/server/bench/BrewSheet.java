@@ -7,6 +7,7 @@ import dremsa.server.bench.RunJson.SpanLine;
 import dremsa.server.bench.RunJson.SpanState;
 import dremsa.server.papers.Paper;
 import dremsa.server.papers.Paper.Weight;
+import dremsa.server.wire.PredictionJson.GoesInJson;
 import dremsa.server.wire.PredictionJson.PortionJson;
 import dremsa.server.wire.PredictionJson.StepPlanJson;
 import java.time.Instant;
@@ -110,11 +111,22 @@ final class BrewSheet {
       y += points * 1.25f;
     }
     List<String> more = new ArrayList<>();
+    for (GoesInJson goes : step.goesIn()) {
+      more.add(
+          amount(goes.portion())
+              + " "
+              + goes.portion().name()
+              + (goes.portion().scoops().isEmpty() ? "" : ", " + goes.portion().scoops())
+              + (goes.why().isEmpty() ? "" : " (" + goes.why() + ")"));
+    }
     if (!step.guide().how().isBlank()) {
       more.add(step.guide().how());
     }
     if (!step.guide().cue().isBlank()) {
       more.add("Look for: " + step.guide().cue());
+    }
+    if (step.hot() != null) {
+      more.add("Mind: " + step.hot());
     }
     more.addAll(step.cautions().stream().map(c -> "Mind: " + c).toList());
     float small = points * 0.88f;

@@ -33,6 +33,7 @@ final class Happened {
     for (int i = 0; i < steps.size(); i++) {
       facts = facts.with(i, logged(i, steps.get(i), tapped(i, steps.get(i), facts.of(i), now)));
     }
+    facts = stillOn(facts, now, brew, scale, vessels);
     facts = Cooling.fitted(brew, scale, vessels, facts);
     for (BatchEntry entry : log) {
       if (entry.what().kind() == BatchEntry.Kind.WEIGHT && entry.stepIndex() < steps.size()) {
@@ -58,7 +59,7 @@ final class Happened {
       for (Map.Entry<Reading, Double> read : step.readings().entrySet()) {
         known = known.with(read.getKey(), read.getValue());
       }
-      return known;
+      return step.cueSeen() ? known.asSeen() : known;
     }
     if (batch.status() != Batch.Status.RUNNING) {
       return known;
@@ -73,6 +74,17 @@ final class Happened {
       return known.withMinutes(elapsed);
     }
     return timed && step.extendedMin() > 0 ? known.withMinutes(usual) : known;
+  }
+
+  /** A step without a time of its own that lasts longer than predicted lasts until now, too. */
+  private Facts stillOn(Facts facts, Instant now, Brew brew, double scale, VesselChoice vessels) {
+    int index = batch.step();
+    if (batch.status() != Batch.Status.RUNNING || facts.of(index).minutes().isPresent()) {
+      return facts;
+    }
+    double elapsed = minutes(batch.steps().get(index).startedAt(), now);
+    double predicted = brew.untraced(scale, vessels, facts).steps().get(index).minutes();
+    return elapsed > predicted ? facts.with(index, facts.of(index).withMinutes(elapsed)) : facts;
   }
 
   private StepFacts logged(int index, StepDone.State step, StepFacts tapped) {

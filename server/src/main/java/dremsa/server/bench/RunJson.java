@@ -148,6 +148,15 @@ final class RunJson {
       @Nullable Instant low,
       @Nullable Instant high) {}
 
+  /**
+   * What the pot must be cool enough for at the present step.
+   *
+   * @param what {@code "wringing by hand"}
+   * @param instead what to do while it is hotter
+   * @param coolAt when it is cool enough, if it waits where it stands; null when it never is
+   */
+  record HandlingLine(String what, double belowC, String instead, @Nullable Instant coolAt) {}
+
   /** A day of a long step, as its log shows it. */
   record DayLine(
       int day,
@@ -218,6 +227,8 @@ final class RunJson {
    * @param now the server's time when this was written; the page counts from it
    * @param lastTap what the last tap was, which can be taken back; empty when nothing can
    * @param skippable whether the present step may be left out
+   * @param handling what the pot must be cool enough for at the present step
+   * @param marks that early and late ends of its steps left on it
    * @param leftover null where nothing is strained out
    * @param again the step before, if it can be done once more; empty when not
    */
@@ -243,6 +254,8 @@ final class RunJson {
       List<PhotoLine> photos,
       @Nullable FitLine fit,
       List<LandmarkLine> landmarks,
+      List<HandlingLine> handling,
+      List<String> marks,
       @Nullable StandingLine standing,
       Follows.@Nullable Following following,
       @Nullable SpentLine leftover,

@@ -7,6 +7,8 @@ import dremsa.core.brew.Reading;
 import dremsa.core.brew.StepOutcome;
 import dremsa.core.check.Caution;
 import dremsa.core.check.Cautions;
+import dremsa.core.check.Ending;
+import dremsa.core.check.Handling;
 import dremsa.core.check.Wearer;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Step;
@@ -16,6 +18,7 @@ import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.bench.RunJson.EntryLine;
 import dremsa.server.bench.RunJson.FitLine;
+import dremsa.server.bench.RunJson.HandlingLine;
 import dremsa.server.bench.RunJson.HandsLine;
 import dremsa.server.bench.RunJson.HappeningLine;
 import dremsa.server.bench.RunJson.Kin;
@@ -39,6 +42,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -143,7 +147,9 @@ class RunViews {
         moments.stream().map(m -> new MomentLine(m.at(), m.kind(), m.words())).toList(),
         lane,
         running
-            ? Cautions.at(run.brew(), batch.step()).stream().map(Caution::words).toList()
+            ? Cautions.at(run.brew(), run.prediction().steps().get(batch.step())).stream()
+                .map(Caution::words)
+                .toList()
             : List.of(),
         batch.startedAt(),
         batch.endedAt(),
@@ -216,7 +222,12 @@ class RunViews {
   PredictionJson describe(Household household, Batch batch, Runs.Run run) {
     return predictions.describe(
         new Predictions.Batched(
-            run.brew(), run.scale(), run.vessels(), run.prediction(), run.facts()),
+            run.brew(),
+            run.scale(),
+            run.vessels(),
+            run.prediction(),
+            run.facts(),
+            Optional.of(runs.planned(batch).prediction())),
         new Predictions.Asked(
             batch.startedAt(),
             household.zone(),
@@ -268,6 +279,8 @@ class RunViews {
             .toList(),
         running ? fit(run, batch.step()).orElse(null) : null,
         landmarks(batch, run),
+        running ? handling(batch, run) : List.of(),
+        Runs.marks(batch, run).stream().map(Ending.Mark::words).toList(),
         running ? standings.of(household, batch, run, now).orElse(null) : null,
         follows.of(id).orElse(null),
         Leftover.of(run.brew(), run.prediction())
@@ -359,6 +372,28 @@ class RunViews {
               at(batch, landmark, slow)));
     }
     return lines;
+  }
+
+  /** What the pot must be cool enough for at the present step, and when it will be. */
+  private static List<HandlingLine> handling(Batch batch, Runs.Run run) {
+    return Handling.at(run.brew(), batch.step()).stream()
+        .map(
+            h -> {
+              OptionalDouble cool =
+                  Handling.coolFrom(
+                      run.brew(),
+                      run.scale(),
+                      run.vessels(),
+                      run.facts(),
+                      batch.step(),
+                      h.belowC() + Handling.NOT_TOLD_APART_C);
+              return new HandlingLine(
+                  h.what(),
+                  h.belowC(),
+                  h.instead(),
+                  cool.isPresent() ? Moment.after(batch.startedAt(), cool.getAsDouble()) : null);
+            })
+        .toList();
   }
 
   private static @Nullable Prediction refitted(Batch batch, Runs.Run run, int step, double factor) {

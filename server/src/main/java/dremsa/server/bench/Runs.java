@@ -4,8 +4,10 @@ import dremsa.core.brew.Brew;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
 import dremsa.core.brew.VesselChoice;
+import dremsa.core.check.Ending;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Step;
+import dremsa.core.formula.Window;
 import dremsa.core.keep.Inherited;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Materials;
@@ -18,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -154,7 +157,21 @@ public class Runs {
         run.brew(),
         run.prediction(),
         List.copyOf(run.ages().values()),
+        marks(batch, run),
         batch.override());
+  }
+
+  /** What early and late ends of its steps left on a batch. */
+  static List<Ending.Mark> marks(Batch batch, Run run) {
+    Map<Integer, Window.Timing> timings = new TreeMap<>();
+    List<StepDone.State> done = batch.steps();
+    for (int i = 0; i < done.size(); i++) {
+      Window.Timing timing = done.get(i).timing();
+      if (timing != null) {
+        timings.put(i, timing);
+      }
+    }
+    return Ending.marks(run.brew(), run.prediction(), timings);
   }
 
   /** The bottles that are poured into a batch, by the material that names them. */

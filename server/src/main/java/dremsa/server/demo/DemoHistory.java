@@ -214,6 +214,7 @@ class DemoHistory {
               measured == null ? Map.of() : Map.of(Reading.VOLUME, measured),
               "",
               filled,
+              true,
               true),
           at);
     }

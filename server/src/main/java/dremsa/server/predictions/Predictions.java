@@ -31,9 +31,23 @@ import org.springframework.stereotype.Service;
 /** Judges a predicted batch and gathers everything that a screen shows of it. */
 @Service
 public class Predictions {
-  /** A batch: what is brewed, in which size and vessels, with what is known of it. */
+  /**
+   * A batch: what is brewed, in which size and vessels, with what is known of it.
+   *
+   * @param planned as it was measured out, where it runs; empty while it is only measured
+   */
   public record Batched(
-      Brew brew, double scale, VesselChoice vessels, Prediction prediction, Facts facts) {}
+      Brew brew,
+      double scale,
+      VesselChoice vessels,
+      Prediction prediction,
+      Facts facts,
+      Optional<Prediction> planned) {
+    public Batched(
+        Brew brew, double scale, VesselChoice vessels, Prediction prediction, Facts facts) {
+      this(brew, scale, vessels, prediction, facts, Optional.empty());
+    }
+  }
 
   /**
    * For whom and by which rules.
@@ -145,7 +159,9 @@ public class Predictions {
                 bottled(batch.prediction(), asked.start())),
             cost(batch.prediction(), asked),
             fill.of(batch),
-            ways));
+            ways,
+            batch.facts(),
+            batch.planned()));
   }
 
   private static Verdict verdict(Batched batch, Asked asked) {

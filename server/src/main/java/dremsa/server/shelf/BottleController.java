@@ -1,7 +1,9 @@
 package dremsa.server.shelf;
 
+import dremsa.core.brew.StepOutcome;
 import dremsa.core.check.Caution;
 import dremsa.core.check.Cautions;
+import dremsa.core.check.Ending;
 import dremsa.core.check.HardStop;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Purpose;
@@ -133,6 +135,7 @@ class BottleController {
    * @param purposes the same, as a use can name it
    * @param cautions when it is used
    * @param stops signs at which it is thrown away at any age
+   * @param marks that early or late ends of its steps left on it
    * @param sterilisedAt when its container was, before it was filled
    */
   record BottleView(
@@ -151,6 +154,7 @@ class BottleController {
       List<String> stops,
       @Nullable Instant sterilisedAt,
       @Nullable Deliberate override,
+      List<String> marks,
       List<BottleHappening> happenings) {}
 
   /**
@@ -211,10 +215,11 @@ class BottleController {
         batch.brew().materials().stream().map(material -> material.name()).toList(),
         formula.purposes().stream().sorted().map(Purpose::words).toList(),
         formula.purposes().stream().sorted().toList(),
-        Cautions.at(batch.brew(), formula.steps().size() - 1).stream().map(Caution::words).toList(),
+        Cautions.at(batch.brew(), last(batch)).stream().map(Caution::words).toList(),
         HardStop.of(formula),
         bottle.sterilisedAt(),
         batch.override(),
+        batch.marks().stream().map(Ending.Mark::words).toList(),
         history.ofBottle(household.id(), id).stream()
             .map(
                 h ->
@@ -242,6 +247,11 @@ class BottleController {
           return true;
         });
     return get(member, id);
+  }
+
+  private static StepOutcome last(BatchRecord batch) {
+    List<StepOutcome> steps = batch.prediction().steps();
+    return steps.get(steps.size() - 1);
   }
 
   private static double given(Take form) {

@@ -1,6 +1,6 @@
 package dremsa.server.shelf;
 
-import dremsa.core.kitchen.Place;
+import dremsa.core.check.Ending;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
@@ -121,8 +121,9 @@ class LabelController {
         bottle.lastDay(),
         bottle.useNow(),
         bottle.marked(),
-        bottle.place() == Place.FREEZER,
+        bottle.place(),
         contents(batch),
+        batch.marks().stream().map(Ending.Mark::brief).collect(Collectors.joining(", ")),
         batch.override() == null
             ? ""
             : "Against a warning: "

@@ -8,6 +8,7 @@ import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
 import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
+import dremsa.core.kitchen.Place;
 import dremsa.server.papers.Paper;
 import dremsa.server.papers.Paper.Weight;
 import java.time.LocalDate;
@@ -77,6 +78,7 @@ final class LabelSheet {
    * What a label says.
    *
    * @param contents common and INCI names, the most first
+   * @param marks that early or late ends of its steps left on it: {@code "weak, 21 %"}
    * @param warning that it was brewed against, and why; empty where there was none
    * @param link the bottle's page; null for a label without a code
    */
@@ -87,8 +89,9 @@ final class LabelSheet {
       LocalDate lastDay,
       boolean useNow,
       boolean marked,
-      boolean frozen,
+      Place place,
       String contents,
+      String marks,
       String warning,
       String link) {}
 
@@ -144,12 +147,19 @@ final class LabelSheet {
       paper.text(x + PAD, at, points * 1.2f, Weight.HEAVY, line);
       at += points * 1.5f;
     }
+    for (String line :
+        label.marks().isEmpty()
+            ? List.<String>of()
+            : paper.wrapped(points, beside, label.marks())) {
+      paper.text(x + PAD, at, points, Weight.HEAVY, line);
+      at += points * 1.2f;
+    }
     String small =
         label.code()
             + " · made "
             + DAY.format(label.made())
             + ". "
-            + (label.frozen() ? "Keep frozen, thaw in the fridge. " : "Keep cold. ")
+            + keep(label.place())
             + "Shake. Patch test first. For hair only, not for drinking."
             + (label.marked()
                 ? " Marked: beyond the published date, only with clean working."
@@ -179,6 +189,15 @@ final class LabelSheet {
     }
   }
 
+  private static String keep(Place place) {
+    return switch (place) {
+      case FREEZER -> "Keep frozen, thaw in the fridge. ";
+      case FRIDGE -> "Keep cold. ";
+      case ROOM -> "Keep dark, in the cupboard. ";
+      case BATHROOM -> "Stands out in the bathroom. ";
+    };
+  }
+
   private static void tape(Paper paper, Label label, float x, float y, Format format) {
     paper.frame(x, y, format.width, format.height, 0.5f);
     paper.text(
@@ -192,7 +211,10 @@ final class LabelSheet {
         y + 11.5f * MM,
         9,
         Weight.REGULAR,
-        label.code() + "  made " + DAY.format(label.made()));
+        label.code()
+            + "  made "
+            + DAY.format(label.made())
+            + (label.marks().isEmpty() ? "" : "  " + label.marks()));
     paper.text(
         x + PAD,
         y + 16.5f * MM,

@@ -2,6 +2,7 @@ package dremsa.server.wire;
 
 import dremsa.core.acid.Sourness;
 import dremsa.core.brew.Brew;
+import dremsa.core.brew.Facts;
 import dremsa.core.brew.Finished;
 import dremsa.core.brew.Landmark;
 import dremsa.core.brew.Prediction;
@@ -14,6 +15,7 @@ import dremsa.core.brew.VesselChoice;
 import dremsa.core.brew.WaterAccount;
 import dremsa.core.check.Caution;
 import dremsa.core.check.Cautions;
+import dremsa.core.check.Handling;
 import dremsa.core.check.SelfCheck;
 import dremsa.core.check.Wearer;
 import dremsa.core.fill.Filling;
@@ -27,6 +29,7 @@ import dremsa.core.material.Property;
 import dremsa.core.material.Weighed;
 import dremsa.core.measure.MeasureSystem;
 import dremsa.core.outlook.Outlook;
+import dremsa.core.scale.GoesIn;
 import dremsa.core.scale.Load;
 import dremsa.core.scale.Portion;
 import dremsa.core.scale.Scaling;
@@ -176,7 +179,13 @@ public record PredictionJson(
   /** A vessel used. */
   public record VesselUseJson(VesselKind kind, String name, double capacityMl, double diameterCm) {}
 
-  /** One step with its plan. */
+  /**
+   * One step with its plan.
+   *
+   * @param goesIn what goes in here, for what is in the vessel then
+   * @param tool what it is done in or through; empty where nothing is wanted
+   * @param hot what the pot is too hot for when the step begins; null where it is cool enough
+   */
   public record StepPlanJson(
       int index,
       String kind,
@@ -191,7 +200,25 @@ public record PredictionJson(
       double millilitres,
       String vessel,
       List<String> ingredients,
-      List<String> cautions) {}
+      List<String> cautions,
+      List<GoesInJson> goesIn,
+      String tool,
+      @Nullable String hot) {}
+
+  /**
+   * What goes in at a step.
+   *
+   * @param dose as the formula has it, where it is not by parts: {@code "1 % of it"}
+   * @param plannedGrams where it was planned otherwise
+   * @param why it is otherwise than planned; empty where it is not
+   * @param weighed it went in and was weighed
+   */
+  public record GoesInJson(
+      PortionJson portion,
+      String dose,
+      @Nullable Double plannedGrams,
+      String why,
+      boolean weighed) {}
 
   /** A moment of the brew. */
   public record MomentJson(double minute, double celsius, double strength, double thickness) {}
@@ -218,7 +245,9 @@ public record PredictionJson(
       Optional<Assumption> hangsOn,
       @Nullable BatchCostJson cost,
       FillingJson filling,
-      List<WayJson> ways) {}
+      List<WayJson> ways,
+      Facts facts,
+      Optional<Prediction> planned) {}
 
   public static PredictionJson of(
       Brew brew, double scale, VesselChoice vessels, Prediction prediction, Beside beside) {
@@ -244,7 +273,7 @@ public record PredictionJson(
         vessels.vessels().values().stream()
             .map(v -> new VesselUseJson(v.kind(), v.name(), v.capacityMl(), v.diameterCm()))
             .toList(),
-        outcomes.stream().map(outcome -> step(brew, outcome)).toList(),
+        outcomes.stream().map(outcome -> step(brew, prediction, outcome, beside)).toList(),
         thinned(prediction.trace()),
         Arrays.stream(Landmark.values()).map(l -> landmark(l, prediction)).toList(),
         finished
@@ -327,7 +356,8 @@ public record PredictionJson(
         account.unaccounted());
   }
 
-  private static StepPlanJson step(Brew brew, StepOutcome outcome) {
+  private static StepPlanJson step(
+      Brew brew, Prediction prediction, StepOutcome outcome, Beside beside) {
     Step step = brew.formula().steps().get(outcome.index());
     return new StepPlanJson(
         outcome.index(),
@@ -343,7 +373,28 @@ public record PredictionJson(
         outcome.millilitres(),
         outcome.vessel(),
         step.ingredients(),
-        Cautions.at(brew, outcome.index()).stream().map(Caution::words).toList());
+        Cautions.at(brew, outcome).stream().map(Caution::words).toList(),
+        GoesIn.at(brew, prediction, beside.facts(), outcome.index(), beside.planned()).stream()
+            .map(goes -> goesIn(goes, beside.measures()))
+            .toList(),
+        tool(step, outcome),
+        Handling.warning(brew, outcome).orElse(null));
+  }
+
+  private static GoesInJson goesIn(GoesIn goes, MeasureSystem measures) {
+    return new GoesInJson(
+        portion(goes.portion(), measures),
+        goes.dose(),
+        goes.plannedGrams().isPresent() ? goes.plannedGrams().getAsDouble() : null,
+        goes.why(),
+        goes.weighed());
+  }
+
+  private static String tool(Step step, StepOutcome outcome) {
+    String vessel = outcome.vessel();
+    return step.strainer()
+        .map(strainer -> strainer.noun() + (vessel.isEmpty() ? "" : ", from the " + vessel))
+        .orElse(vessel);
   }
 
   private static LandmarkJson landmark(Landmark landmark, Prediction prediction) {
