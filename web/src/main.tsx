@@ -7,3 +7,8 @@ import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
 
 createRoot(document.getElementById('root')!).render(<App />);
+
+// Pages are kept for when there is no line, and calls are shown; both need https, or this machine.
+if ('serviceWorker' in navigator && import.meta.env.PROD) {
+  void navigator.serviceWorker.register('/worker.js').catch(() => undefined);
+}

@@ -162,6 +162,7 @@ export const keys = {
   handbook: ['household', 'handbook'] as const,
   methods: ['methods'] as const,
   tray: ['household', 'tray'] as const,
+  push: ['household', 'push'] as const,
   fridge: ['household', 'fridge'] as const,
   waste: (months: number) => ['household', 'waste', months] as const,
   feed: ['household', 'feed'] as const,

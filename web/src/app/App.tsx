@@ -1,11 +1,13 @@
 import { MantineProvider } from '@mantine/core';
 import { Notifications } from '@mantine/notifications';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClient } from '@tanstack/react-query';
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { Suspense, useEffect } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { ProblemError } from '../api/client';
 import { useSession, useSignedOut } from '../api/queries';
 import { SignIn } from '../features/accounts/SignIn';
+import { keeping } from './keeping';
 import { Shell } from './Shell';
 import {
   BenchPage,
@@ -39,6 +41,8 @@ const client = new QueryClient({
     queries: {
       networkMode: 'always',
       staleTime: 5_000,
+      // What the bench was last told is kept for when there is no line (keeping.ts).
+      gcTime: 24 * 3600_000,
       // What the server refused stays refused; only a lost line is worth another try.
       retry: (count, error) => count < 3 && error instanceof ProblemError && error.offline,
     },
@@ -48,12 +52,12 @@ const client = new QueryClient({
 export function App() {
   return (
     <MantineProvider theme={theme} defaultColorScheme="auto">
-      <QueryClientProvider client={client}>
+      <PersistQueryClientProvider client={client} persistOptions={keeping}>
         <Notifications position="top-right" />
         <BrowserRouter>
           <Views />
         </BrowserRouter>
-      </QueryClientProvider>
+      </PersistQueryClientProvider>
     </MantineProvider>
   );
 }

@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react';
 import { Button } from '@mantine/core';
 import { Link, useOutletContext } from 'react-router';
 import type { Run } from '../../api/client';
@@ -9,16 +10,20 @@ import { Failed, Waiting } from '../../kit/states';
 import { BrewLine } from '../../signature/BrewLine';
 import { KeepingBand } from '../../signature/KeepingBand';
 import { Beginning } from './Beginning';
-import { Compared } from './Compared';
-import { CoolingChoices } from './CoolingChoices';
-import { DayView } from './DayView';
 import { Departures } from './Departures';
 import { useAwake } from './hands';
-import { LogBook } from './LogBook';
 import { PotNow, StepNow } from './StepNow';
 import { Story } from './Story';
 import { usePending, useTap } from './useTaps';
 import './bench.css';
+
+// What stands below the step comes after it.
+const Compared = lazy(() => import('./Compared').then((m) => ({ default: m.Compared })));
+const CoolingChoices = lazy(() =>
+  import('./CoolingChoices').then((m) => ({ default: m.CoolingChoices })),
+);
+const DayView = lazy(() => import('./DayView').then((m) => ({ default: m.DayView })));
+const LogBook = lazy(() => import('./LogBook').then((m) => ({ default: m.LogBook })));
 
 /** One pot: what to do now, when it is ready, what to look for. */
 export function RunBench({ id }: { id: string }) {
@@ -111,70 +116,74 @@ function RunView({ run, at, format }: { run: Run; at: number; format: Format }) 
           {running && <Departures run={run} tap={otherTap} />}
         </div>
         <div className="stack wide">
-          <AgainstWarning override={run.override} />
-          {run.kin.length > 0 && (
-            <p>
-              {run.status === 'DIVIDED' ? 'It goes on as' : 'Of the same batch:'}{' '}
-              {run.kin.map((k, i) => (
-                <span key={k.id}>
-                  {i > 0 && ', '}
-                  <Link to={`/brew/${k.id}`}>
-                    {k.name} ({k.code})
-                  </Link>
-                </span>
-              ))}
-            </p>
-          )}
-          {run.standing && (
-            <DayView run={run} standing={run.standing} format={format} tap={logTap} />
-          )}
-          {running && <PotNow run={run} now={now} format={format} />}
-          {run.marks.map((words) => (
-            <p key={words} className="caution">
-              {words}
-            </p>
-          ))}
-          <section>
-            <p className="soft small">
-              {run.name} · {run.code} · {run.status === 'PLANNED' ? 'begins' : 'began'}{' '}
-              {format.moment(run.startedAt)}
-            </p>
-            <h2>How it goes</h2>
-            <BrewLine
-              prediction={run.prediction}
-              format={format}
-              nowMinute={running ? minute : undefined}
-              readings={temperatures(run)}
-            />
-          </section>
-          {cools && <CoolingChoices run={run} now={now} format={format} tap={otherTap} />}
-          {running && <LogBook run={run} format={format} tap={logTap} />}
-          {run.status !== 'GIVEN_UP' && run.status !== 'DIVIDED' && (
+          <Suspense>
+            <AgainstWarning override={run.override} />
+            {run.kin.length > 0 && (
+              <p>
+                {run.status === 'DIVIDED' ? 'It goes on as' : 'Of the same batch:'}{' '}
+                {run.kin.map((k, i) => (
+                  <span key={k.id}>
+                    {i > 0 && ', '}
+                    <Link to={`/brew/${k.id}`}>
+                      {k.name} ({k.code})
+                    </Link>
+                  </span>
+                ))}
+              </p>
+            )}
+            {run.standing && (
+              <DayView run={run} standing={run.standing} format={format} tap={logTap} />
+            )}
+            {running && <PotNow run={run} now={now} format={format} />}
+            {run.marks.map((words) => (
+              <p key={words} className="caution">
+                {words}
+              </p>
+            ))}
             <section>
-              <h2>
-                {run.prediction.keeping.useNow
-                  ? 'As it goes, nothing of it keeps'
-                  : `As it goes, it keeps till ${format.day(run.prediction.keeping.lastDay)}`}
-              </h2>
-              <KeepingBand
-                keeping={run.prediction.keeping}
-                bottledAt={Date.parse(run.prediction.bottledAt)}
+              <p className="soft small">
+                {run.name} · {run.code} · {run.status === 'PLANNED' ? 'begins' : 'began'}{' '}
+                {format.moment(run.startedAt)}
+              </p>
+              <h2>How it goes</h2>
+              <BrewLine
+                prediction={run.prediction}
                 format={format}
+                nowMinute={running ? minute : undefined}
+                readings={temperatures(run)}
               />
             </section>
-          )}
-          {run.comparison && run.step > 0 && (
-            <Compared comparison={run.comparison} over={!running} format={format} />
-          )}
-          <Story run={run} format={format} />
-          <section className="no-print">
-            <h2>Take it along</h2>
-            <div className="row">
-              <a href={`/api/batches/${run.id}/sheet.pdf`}>Brew sheet (PDF)</a>
-              {running && <a href={`/api/batches/${run.id}/steps.ics`}>Coming steps (calendar)</a>}
-              <a href={`/api/batches/${run.id}/readings.csv`}>Readings (CSV)</a>
-            </div>
-          </section>
+            {cools && <CoolingChoices run={run} now={now} format={format} tap={otherTap} />}
+            {running && <LogBook run={run} format={format} tap={logTap} />}
+            {run.status !== 'GIVEN_UP' && run.status !== 'DIVIDED' && (
+              <section>
+                <h2>
+                  {run.prediction.keeping.useNow
+                    ? 'As it goes, nothing of it keeps'
+                    : `As it goes, it keeps till ${format.day(run.prediction.keeping.lastDay)}`}
+                </h2>
+                <KeepingBand
+                  keeping={run.prediction.keeping}
+                  bottledAt={Date.parse(run.prediction.bottledAt)}
+                  format={format}
+                />
+              </section>
+            )}
+            {run.comparison && run.step > 0 && (
+              <Compared comparison={run.comparison} over={!running} format={format} />
+            )}
+            <Story run={run} format={format} />
+            <section className="no-print">
+              <h2>Take it along</h2>
+              <div className="row">
+                <a href={`/api/batches/${run.id}/sheet.pdf`}>Brew sheet (PDF)</a>
+                {running && (
+                  <a href={`/api/batches/${run.id}/steps.ics`}>Coming steps (calendar)</a>
+                )}
+                <a href={`/api/batches/${run.id}/readings.csv`}>Readings (CSV)</a>
+              </div>
+            </section>
+          </Suspense>
         </div>
       </div>
     </>

@@ -11,6 +11,7 @@ import { BottleFills, type Fill } from './BottleFills';
 import { celsiusNow } from './celsius';
 import { GoesIn } from './GoesIn';
 import { HowHot } from './HowHot';
+import { OfferCalls } from './OfferCalls';
 import { TooEarly } from './TooEarly';
 import './bench.css';
 import { Trouble } from '../../kit/Trouble';
@@ -91,13 +92,13 @@ export function StepNow({ run, now, format, busy, error, onDone, onStay, onGiveU
     <div className="stack">
       <WhatToDo run={run} now={now} format={format} />
       <GoesIn goes={plan.goesIn} />
-      <Clock run={run} now={now} format={format} />
       {cue && (
         <div className="look-for">
           <h2>Look for</h2>
           <p>{cue}</p>
         </div>
       )}
+      <Clock run={run} now={now} format={format} />
       <HowHot run={run} now={now} format={format} />
       {plan.cautions.map((c) => (
         <p key={c} className="caution">
@@ -151,7 +152,7 @@ export function StepNow({ run, now, format, busy, error, onDone, onStay, onGiveU
             )}
             {cue ? (
               <Button variant="outline" onClick={() => done(false)} disabled={busy}>
-                Go on without it
+                Not seen
               </Button>
             ) : (
               <Button variant="outline" onClick={() => setNoting(true)} disabled={noting}>
@@ -162,6 +163,7 @@ export function StepNow({ run, now, format, busy, error, onDone, onStay, onGiveU
         </>
       )}
       <Next run={run} format={format} />
+      <OfferCalls run={run} />
       <div className="row">
         {hasVoice() && (
           <Button variant="subtle" size="compact-md" onClick={() => readAloud(aloud)}>
@@ -250,7 +252,7 @@ function WhatToDo({ run, now, format }: Pick<Props, 'run' | 'now' | 'format'>) {
       ))}
       {coming && (
         <p className="soft">
-          {coming.words}: {format.clock(coming.at)}
+          {format.soon(coming.at, now)}: {coming.words}
         </p>
       )}
     </>
@@ -407,7 +409,7 @@ function Timed({ run, now, format }: { run: Run; now: number; format: Format }) 
           : [countdown(late - now), 'late'];
   const wrong = now < right ? plan.guide.early : now > late ? plan.guide.late : '';
   return (
-    <div>
+    <div className="timed">
       <p
         className="timer"
         role="timer"

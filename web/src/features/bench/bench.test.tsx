@@ -56,7 +56,7 @@ describe('the step to do now', () => {
     expect(screen.getByText('Steep, covered')).toBeTruthy();
     expect(screen.getByText(/The seeds are swollen/)).toBeTruthy();
     await userEvent.click(screen.getByText('I see it: done'));
-    await userEvent.click(screen.getByText('Go on without it'));
+    await userEvent.click(screen.getByText('Not seen'));
     expect(done.mock.calls.map(([report]) => report.cueSeen)).toEqual([true, false]);
   });
 

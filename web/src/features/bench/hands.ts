@@ -129,7 +129,8 @@ export function useRemembered(
 export async function notifyOf(title: string, words: string, link: string, tag: string) {
   const about = { body: words, tag, data: link };
   try {
-    const worker = await navigator.serviceWorker.register('/calls-worker.js');
+    const worker = await navigator.serviceWorker.getRegistration();
+    if (!worker) throw new Error('no worker');
     await worker.showNotification(title, about);
   } catch {
     try {

@@ -1,7 +1,9 @@
 import { useEffect, useRef } from 'react';
 import { useHousehold, useRunning, useTray } from '../../api/queries';
 import { useServerClock } from '../../kit/clock';
-import { callsOf, cameDue } from './calls';
+import { calledByPush } from '../tray/calling';
+import { callsOf, cameDue, inFront, nextOf } from './calls';
+import { formatFor } from '../../kit/format';
 import { notifyOf, sound, useRemembered } from './hands';
 
 /** Calls out, on whatever screen: a sound when a call's time comes, a notification when away. */
@@ -28,6 +30,16 @@ export function useCalls() {
     if (sounds && loudest) void sound(loudest);
   }, [now, running.data, sounds]);
 
+  const first = inFront(running.data ?? [])[0];
+  const next = first && nextOf(first, now, formatFor(household.data));
+  const due = next?.state === 'now' || next?.state === 'late';
+  useEffect(() => {
+    document.title = first && next ? `${next.time} ${first.name}: ${next.words}` : 'Dremsa';
+    const icon = document.querySelector<HTMLLinkElement>("link[rel='icon']");
+    const wanted = due ? '/mark-due.svg' : '/mark.svg';
+    if (icon && icon.getAttribute('href') !== wanted) icon.setAttribute('href', wanted);
+  });
+
   const told = useRef<number | undefined>(undefined);
   const newest = tray.data?.messages[0]?.id;
   useEffect(() => {
@@ -36,6 +48,7 @@ export function useCalls() {
     const last = told.current;
     told.current = messages[0]?.id ?? 0;
     if (last === undefined || !notify || typeof Notification === 'undefined') return;
+    if (calledByPush()) return;
     if (Notification.permission !== 'granted' || document.visibilityState === 'visible') return;
     messages
       .filter((m) => m.unread && m.id > last)

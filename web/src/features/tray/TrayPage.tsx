@@ -1,12 +1,13 @@
 import { Button, Switch } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, keys } from '../../api/client';
 import { useHousehold, useTray } from '../../api/queries';
 import { formatFor } from '../../kit/format';
 import { Empty, Failed, tell, Waiting } from '../../kit/states';
 import { sound, useRemembered } from '../bench/hands';
+import { useCalling } from './calling';
+import { CalledDevices } from './CalledDevices';
 import './tray.css';
 
 const LOUD = { SOON: 'soon', NOW: 'now', LATE: 'late' } as const;
@@ -18,8 +19,7 @@ export function TrayPage() {
   const format = formatFor(household.data);
   const client = useQueryClient();
   const [sounds, setSounds] = useRemembered('sounds', true);
-  const [notify, setNotify] = useRemembered('notify', false);
-  const [refused, setRefused] = useState('');
+  const calling = useCalling();
   const read = useMutation({
     mutationFn: () => ask(api.POST('/api/messages/read', {})),
     onSuccess: () => client.invalidateQueries({ queryKey: keys.tray }),
@@ -33,22 +33,6 @@ export function TrayPage() {
       </main>
     );
   }
-  const askForIt = async (on: boolean) => {
-    setRefused('');
-    if (on) {
-      if (typeof Notification === 'undefined') {
-        setRefused(
-          'This browser has no notifications here. Over the home network they need https.',
-        );
-        return;
-      }
-      if ((await Notification.requestPermission()) !== 'granted') {
-        setRefused('The browser does not allow it. Its settings for this address can change that.');
-        return;
-      }
-    }
-    setNotify(on);
-  };
   const { messages, coming, unread } = tray.data;
   return (
     <main className="page" id="main">
@@ -70,8 +54,9 @@ export function TrayPage() {
         <Switch
           size="md"
           label="Notifications of this browser"
-          checked={notify}
-          onChange={(e) => void askForIt(e.currentTarget.checked)}
+          checked={calling.on}
+          disabled={calling.busy}
+          onChange={(e) => void (e.currentTarget.checked ? calling.call() : calling.stop())}
         />
         {(['soon', 'now', 'late'] as const).map((loud) => (
           <Button key={loud} variant="subtle" size="compact-md" onClick={() => void sound(loud)}>
@@ -79,7 +64,8 @@ export function TrayPage() {
           </Button>
         ))}
       </div>
-      {refused && <p className="caution">{refused}</p>}
+      {calling.words && <p className="caution">{calling.words}</p>}
+      <CalledDevices format={format} />
       {messages.length === 0 && coming.length === 0 && (
         <Empty title="Nothing was called out yet.">
           <p>What a brew or a bottle wants from you is written here at its time.</p>

@@ -11,8 +11,10 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.concurrent.Executors;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
@@ -25,9 +27,11 @@ public final class Main {
 
   private final JsonMapper json = JsonMapper.builder().build();
   private final StandIn standIn;
+  private final PushService push;
 
-  private Main(StandIn standIn) {
+  private Main(StandIn standIn, PushService push) {
     this.standIn = standIn;
+    this.push = push;
   }
 
   /** Starts the devices. */
@@ -49,7 +53,7 @@ public final class Main {
     HttpServer server =
         HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 20);
     server.setExecutor(Executors.newFixedThreadPool(4));
-    server.createContext("/", new Main(standIn)::answer);
+    server.createContext("/", new Main(standIn, new PushService(Clock.systemUTC()))::answer);
     server.start();
     return server;
   }
@@ -64,12 +68,15 @@ public final class Main {
     try (exchange) {
       Said said;
       try {
+        Optional<Said> pushed = pushed(exchange);
         said =
-            said(
-                exchange.getRequestMethod(),
-                exchange.getRequestURI().getPath().split("/"),
-                Optional.ofNullable(exchange.getRequestURI().getQuery()).orElse(""),
-                exchange.getRequestBody().readNBytes(MOST_BYTES));
+            pushed.isPresent()
+                ? pushed.get()
+                : said(
+                    exchange.getRequestMethod(),
+                    exchange.getRequestURI().getPath().split("/"),
+                    Optional.ofNullable(exchange.getRequestURI().getQuery()).orElse(""),
+                    exchange.getRequestBody().readNBytes(MOST_BYTES));
       } catch (JacksonException | IllegalArgumentException e) {
         said = new Said(400, problem("BAD_REQUEST", "That is not understood."));
       }
@@ -86,6 +93,37 @@ public final class Main {
       exchange.getResponseBody().write(body);
     }
   }
+
+  /** What belongs to the stand-in for a browser and its push service; empty for all else. */
+  private Optional<Said> pushed(HttpExchange exchange) throws IOException {
+    String path = exchange.getRequestURI().getPath();
+    String method = exchange.getRequestMethod();
+    String base = "http://" + exchange.getRequestHeaders().getFirst("Host");
+    String id = path.replaceFirst("^(/stand-in)?/push/?", "").replaceFirst("/failure$", "");
+    if (method.equals("POST") && path.equals("/stand-in/push")) {
+      return Optional.of(new Said(201, push.subscribe(base)));
+    } else if (method.equals("GET") && path.startsWith("/stand-in/push/")) {
+      return Optional.of(
+          push.arrived(id)
+              .map(all -> new Said(200, Map.of("arrived", all)))
+              .orElseGet(() -> new Said(404, problem("UNKNOWN", "There is no such browser."))));
+    } else if (method.equals("PUT") && path.matches("/stand-in/push/[^/]+/failure")) {
+      byte[] body = exchange.getRequestBody().readNBytes(MOST_BYTES);
+      boolean there = push.fail(id, json.readValue(body, PushFailure.class).mode());
+      return Optional.of(new Said(there ? 200 : 404, Map.of()));
+    } else if (method.equals("POST") && path.startsWith("/push/")) {
+      Map<String, String> headers = new TreeMap<>();
+      exchange
+          .getRequestHeaders()
+          .forEach((name, values) -> headers.put(name.toLowerCase(Locale.ROOT), values.get(0)));
+      byte[] body = exchange.getRequestBody().readNBytes(MOST_BYTES);
+      PushService.Answer answer = push.take(id, headers, body, base);
+      return Optional.of(new Said(answer.status(), Map.of("words", answer.words())));
+    }
+    return Optional.empty();
+  }
+
+  private record PushFailure(PushService.Failure mode) {}
 
   private Said said(String method, String[] path, String query, byte[] body) {
     String door = method + " " + (path.length > 1 ? path[1] : "");

@@ -90,6 +90,9 @@ class BackupTest {
             // An address that was given away; a device that stands in one kitchen.
             "feed",
             "batch_follow",
+            // Browsers that subscribed at this server, and calls on their way to them.
+            "push_subscription",
+            "push_delivery",
             // Planned anew from what is read in.
             "reminder");
     java.util.List<String> tables =

@@ -46,6 +46,9 @@ class TurnGuard {
           "scheduled_tasks",
           "sign_in_try",
           "known_device",
+          "push_key",
+          "push_subscription",
+          "push_delivery",
           "account");
 
   /** Per connection that writes: whether its present transaction is a turn. */

@@ -120,13 +120,13 @@ public final class Prompts {
 
     @Override
     public List<Prompt> ferment(Ferment step) {
-      return every(DAY, "Look at the ferment and smell it", Prompt.Kind.LOOK);
+      return every(DAY, "Look at it and smell it", Prompt.Kind.LOOK);
     }
 
     @Override
     public List<Prompt> soak(Soak step) {
       return step.time().usual() > DAY
-          ? every(DAY, "Look at the soak and swirl it", Prompt.Kind.LOOK)
+          ? every(DAY, "Look at it and swirl it", Prompt.Kind.LOOK)
           : List.of();
     }
 

@@ -36,6 +36,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** A run to take along: its readings as CSV, its coming steps as a calendar, its sheet as PDF. */
@@ -164,8 +165,16 @@ class RunFileController {
     };
   }
 
+  /**
+   * Coming steps as calendar events with alarms.
+   *
+   * @param now only what the present step calls for: its alarm, in one tap
+   */
   @GetMapping("/steps.ics")
-  ResponseEntity<byte[]> steps(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+  ResponseEntity<byte[]> steps(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "false") boolean now) {
     RunView run = views.view(member.household(), id);
     List<CalendarFile.Event> events = new ArrayList<>();
     for (MomentLine moment : run.line().moments()) {
@@ -179,7 +188,7 @@ class RunFileController {
       }
     }
     for (SpanLine span : run.line().lane()) {
-      if (span.state() == SpanState.COMING) {
+      if (!now && span.state() == SpanState.COMING) {
         events.add(event(run, "step-" + span.index(), span.from(), span.headline()));
       }
     }

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
@@ -26,12 +27,15 @@ public class Reminders {
   private final Clock clock;
   private final boolean movableClock;
   private final Turns turns;
+  private final ApplicationEventPublisher events;
 
   Reminders(
       JdbcTemplate jdbc,
       Clock clock,
       @Value("${dremsa.movable-clock}") boolean movableClock,
-      Turns turns) {
+      Turns turns,
+      ApplicationEventPublisher events) {
+    this.events = events;
     this.jdbc = jdbc;
     this.clock = clock;
     this.movableClock = movableClock;
@@ -123,25 +127,41 @@ public class Reminders {
 
   private void write(UUID household) {
     Timestamp now = Timestamp.from(clock.instant());
-    List<Long> due =
-        jdbc.queryForList(
-            "select r.id from reminder r join household_state h on h.id = r.household_id"
+    List<Waiting> due =
+        jdbc.query(
+            "select r.id, r.occasion, r.kind, r.title, r.words, r.link from reminder r"
+                + " join household_state h on h.id = r.household_id"
                 + " where r.household_id = ? and r.due_at <= "
                 + moved()
                 + " order by r.due_at, r.title, r.id limit "
                 + AT_ONCE,
-            Long.class,
+            (row, n) ->
+                new Waiting(
+                    row.getLong(1),
+                    new MessageWritten(
+                        household,
+                        row.getString(2),
+                        Due.Kind.valueOf(row.getString(3)),
+                        row.getString(4),
+                        row.getString(5),
+                        row.getString(6))),
             household.toString(),
             now);
-    for (Long id : due) {
-      jdbc.update(
-          "insert ignore into message"
-              + " (household_id, occasion, due_at, written_at, kind, title, words, link)"
-              + " select household_id, occasion, due_at, ?, kind, title, words, link"
-              + " from reminder where id = ?",
-          now,
-          id);
-      jdbc.update("delete from reminder where id = ?", id);
+    for (Waiting waiting : due) {
+      int written =
+          jdbc.update(
+              "insert ignore into message"
+                  + " (household_id, occasion, due_at, written_at, kind, title, words, link)"
+                  + " select household_id, occasion, due_at, ?, kind, title, words, link"
+                  + " from reminder where id = ?",
+              now,
+              waiting.id());
+      jdbc.update("delete from reminder where id = ?", waiting.id());
+      if (written == 1) {
+        events.publishEvent(waiting.message());
+      }
     }
   }
+
+  private record Waiting(long id, MessageWritten message) {}
 }

@@ -20,7 +20,8 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 @ConditionalOnProperty(name = "dremsa.scheduler", havingValue = "true", matchIfMissing = true)
 class SchedulerConfig {
-  private static final Duration POLL = Duration.ofSeconds(2);
+  /** What is due reaches a pocket within five seconds: looked for this often, once a second. */
+  private static final Duration POLL = Duration.ofMillis(700);
 
   /** An instance that was not heard of for four of these is taken for dead. */
   private static final Duration HEARTBEAT = Duration.ofSeconds(20);
@@ -46,6 +47,6 @@ class SchedulerConfig {
 
   @Bean
   Repeated writeMessages(Reminders reminders) {
-    return new Repeated("write-messages", Duration.ofSeconds(3), reminders::writeDue);
+    return new Repeated("write-messages", Duration.ofSeconds(1), reminders::writeDue);
   }
 }

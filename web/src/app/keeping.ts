@@ -1,0 +1,34 @@
+import { createSyncStoragePersister } from '@tanstack/query-sync-storage-persister';
+import type { PersistQueryClientOptions } from '@tanstack/react-query-persist-client';
+import { keys } from '../api/client';
+
+/** What is known of the pots outlives the page for so long, ms; a run of weeks is asked for anew. */
+const LONGEST_MS = 14 * 24 * 3600_000;
+
+/** What the bench needs to open and to count on without a line. */
+const KEPT = [
+  keys.session,
+  keys.household,
+  keys.running,
+  keys.shelf,
+  keys.tray,
+  keys.run('').slice(0, 2),
+];
+
+const store = createSyncStoragePersister({
+  storage: typeof localStorage === 'undefined' ? undefined : localStorage,
+  key: 'dremsa-known',
+  throttleTime: 1500,
+});
+
+/** Keeps what the bench needs on this device; a new form of answers begins with an empty store. */
+export const keeping: Omit<PersistQueryClientOptions, 'queryClient'> = {
+  persister: store,
+  maxAge: LONGEST_MS,
+  buster: 'answers-1',
+  dehydrateOptions: {
+    shouldDehydrateQuery: ({ queryKey, state }) =>
+      state.status === 'success' &&
+      KEPT.some((kept) => kept.every((part, i) => queryKey[i] === part)),
+  },
+};
