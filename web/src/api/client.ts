@@ -151,6 +151,7 @@ export const keys = {
   shelf: ['household', 'shelf'] as const,
   bottle: (id: string) => ['household', 'bottle', id] as const,
   running: ['household', 'running'] as const,
+  inUse: ['household', 'in-use'] as const,
   run: (id: string) => ['household', 'run', id] as const,
   history: ['household', 'history'] as const,
   prediction: (question: unknown) => ['household', 'prediction', question] as const,

@@ -26,6 +26,10 @@ export function useSignedOut() {
 export const useHousehold = () =>
   useQuery({ queryKey: keys.household, queryFn: () => ask(api.GET('/api/household')) });
 
+/** What of the kitchen is held by what brews or is planned. */
+export const useInUse = () =>
+  useQuery({ queryKey: keys.inUse, queryFn: () => ask(api.GET('/api/batches/in-use')) });
+
 export const useKitchen = () =>
   useQuery({ queryKey: keys.kitchen, queryFn: () => ask(api.GET('/api/kitchen')) });
 

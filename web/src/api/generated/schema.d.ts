@@ -40,6 +40,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/in-use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["inUse"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/running": {
         parameters: {
             query?: never;
@@ -1750,6 +1766,14 @@ export interface components {
             plannedBand: string;
             band: string;
         };
+        ConflictJson: {
+            what: string;
+            brew: string;
+            /** Format: uuid */
+            batch: string;
+            /** Format: date-time */
+            until: string;
+        };
         ContainerLine: {
             /** Format: uuid */
             id: string;
@@ -2173,6 +2197,19 @@ export interface components {
             material: string;
             name: string;
             why: string;
+        };
+        Held: {
+            /** @enum {string} */
+            kind: "VESSEL" | "HOB" | "STRAINER";
+            id: string;
+            name: string;
+            /** Format: uuid */
+            batch: string;
+            brew: string;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            until: string;
         };
         HistoryLine: {
             /** Format: int64 */
@@ -2753,6 +2790,7 @@ export interface components {
             };
             mayCountAs: string[];
             ways: components["schemas"]["WayJson"][];
+            conflicts: components["schemas"]["ConflictJson"][];
         };
         PriceJson: {
             /** Format: double */
@@ -3302,6 +3340,7 @@ export interface components {
             /** Format: double */
             lostHours: number;
             spent: components["schemas"]["CostJson"][];
+            subtraction?: string;
             reasons: components["schemas"]["ReasonJson"][];
             hangsOn?: components["schemas"]["AssumptionJson"];
         };
@@ -3494,6 +3533,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    inUse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Held"][];
                 };
             };
             /** @description A problem detail (RFC 9457) */

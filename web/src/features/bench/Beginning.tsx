@@ -59,7 +59,7 @@ export function Beginning({ run, now, format, tap }: Props) {
             })
           }
         >
-          Leave it
+          Do not brew it
         </Button>
       </div>
       <form

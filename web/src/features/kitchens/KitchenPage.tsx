@@ -3,13 +3,16 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, keys, type Household, type MeasureSystem } from '../../api/client';
 import { useHousehold, useKitchen } from '../../api/queries';
+import { useServerClock } from '../../kit/clock';
 import { said } from '../../kit/fields';
+import { formatFor } from '../../kit/format';
 import { Failed, Waiting } from '../../kit/states';
 import { MEASURES, TEMPERATURES, ZONES } from '../accounts/choices';
 import { ContainersForm } from '../containers/ContainersForm';
 import { HobTrials } from './HobTrials';
 import { BackupForm } from './BackupForm';
 import { KitchenForm } from './KitchenForm';
+import { KitchenPicture } from './KitchenPicture';
 import { TablesForm } from './TablesForm';
 import { Outcome } from './Outcome';
 import { capital, options, WORDS } from '../../kit/words';
@@ -19,6 +22,7 @@ import { Choice } from '../../kit/Choice';
 export function KitchenPage() {
   const household = useHousehold();
   const kitchen = useKitchen();
+  const now = useServerClock(household.data?.now, household.dataUpdatedAt, 30_000);
   if (household.isPending || kitchen.isPending) return <Waiting />;
   if (household.isError || kitchen.isError) {
     return (
@@ -31,6 +35,11 @@ export function KitchenPage() {
     <main className="page reading" id="main">
       <h1>{household.data.name}</h1>
       <div className="stack wide above-l">
+        <KitchenPicture
+          kitchen={kitchen.data.kitchen}
+          now={now}
+          format={formatFor(household.data)}
+        />
         <HouseholdForm key={`h${household.data.version}`} household={household.data} />
         <KitchenForm
           key={`k${kitchen.data.version}`}

@@ -18,7 +18,7 @@ export function HobsPart({ form, set, error }: Part) {
     set({ hobs: form.hobs.map((h, at) => (at === i ? { ...h, ...part } : h)) });
   return (
     <>
-      <h2>Hobs</h2>
+      <h2 id="hobs">Hobs</h2>
       <p className="soft small">
         Watts that reach the pot. A trial below tells them; until then the usual ones are taken.
       </p>
@@ -68,7 +68,7 @@ export function VesselsPart({ form, set, error }: Part) {
     set({ vessels: form.vessels.map((v, at) => (at === i ? { ...v, ...part } : v)) });
   return (
     <>
-      <h2>Pots, bowls and jars</h2>
+      <h2 id="vessels">Pots, bowls and jars</h2>
       <Rows
         of={form.vessels}
         known={(v) => ({ key: v.id, name: v.name })}

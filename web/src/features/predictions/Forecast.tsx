@@ -69,6 +69,13 @@ export function Forecast({ prediction: p, stale, draft, heldBy, format, onChange
       ))}
       <section aria-labelledby="goes">
         <h2 id="goes">How it goes</h2>
+        {p.steps
+          .filter((s) => s.hot)
+          .map((s) => (
+            <p key={s.index} className="caution">
+              <b>{s.headline}.</b> {s.hot}
+            </p>
+          ))}
         <BrewLine
           prediction={p}
           format={format}
@@ -104,7 +111,10 @@ function Keeps({
               : `keeps till ${format.day(p.keeping.lastDay)}`}
           </h2>
           <p className="soft small">
-            {p.keeping.reasons[1]?.words} <Why result="keeps" prediction={p} />
+            {p.keeping.subtraction
+              ? `Life at 5 °C: ${p.keeping.subtraction}.`
+              : p.keeping.reasons[1]?.words}{' '}
+            <Why result="keeps" prediction={p} />
           </p>
           <HangsOn keeping={p.keeping} format={format} />
           {p.mayCountAs.length > 0 && (

@@ -64,14 +64,57 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
         <Link to={`/choose/${id}`}>{formula.formula.name}</Link> · {formula.method.toLowerCase()}
       </p>
       <h1 className="below-l">{wantedWords(draft, plant?.name)}</h1>
-      <div className="two">
-        <div className="stack">
+      <div className="measure">
+        <div className="ask stack">
           <TargetForm draft={draft} plant={plant?.name} error={problem} onChange={change} />
           {problem instanceof ProblemError && (
             <p className="trouble" role="alert">
               {problem.message}
             </p>
           )}
+        </div>
+        <aside className="amounts">
+          {p && (
+            <WeighOut
+              title={`${formula.formula.name}: ${wantedWords(draft, plant?.name)}`}
+              prediction={p}
+              stale={stale}
+            />
+          )}
+          {p?.conflicts.map((c) => (
+            <p key={c.what + c.batch} className="caution">
+              <b>
+                {c.what} is in use till{' '}
+                {format.soon(c.until, Date.parse(household.data?.now ?? ''))}
+              </b>{' '}
+              (<Link to={`/brew/${c.batch}`}>{c.brew}</Link>), and nothing else of its kind is free.
+              Begin later, or use another of your own.
+            </p>
+          ))}
+          {p && (
+            <Deliberate prediction={p} reason={reason} error={brew.error} onChange={setReason} />
+          )}
+          <StartWhen
+            when={when}
+            minutes={p?.totalMinutes}
+            format={format}
+            error={brew.error}
+            onChange={setWhen}
+          />
+          <ShopPrice draft={draft} onChange={change} />
+        </aside>
+        <div className="brew-it">
+          <Button
+            fullWidth
+            size="lg"
+            onClick={() => brew.mutate()}
+            loading={brew.isPending}
+            disabled={!p || (stale && !brew.error) || (when.kind !== 'NOW' && !when.at)}
+          >
+            {when.kind === 'NOW' ? 'Brew it now' : 'Put it on the bench'}
+          </Button>
+        </div>
+        <div className="pictures stack">
           <Otherwise
             view={formula}
             draft={draft}
@@ -99,35 +142,11 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
               />
             </Suspense>
           )}
-        </div>
-        <aside>
-          {p && (
-            <WeighOut
-              title={`${formula.formula.name}: ${wantedWords(draft, plant?.name)}`}
-              prediction={p}
-              stale={stale}
-            />
-          )}
-          <ShopPrice draft={draft} onChange={change} />
-          {p && (
-            <Deliberate prediction={p} reason={reason} error={brew.error} onChange={setReason} />
-          )}
-          <StartWhen when={when} error={brew.error} onChange={setWhen} />
-          <Button
-            fullWidth
-            mt="md"
-            size="lg"
-            onClick={() => brew.mutate()}
-            loading={brew.isPending}
-            disabled={!p || (stale && !brew.error) || (when.kind !== 'NOW' && !when.at)}
-          >
-            {when.kind === 'NOW' ? 'Brew it now' : 'Put it on the bench'}
-          </Button>
-          <p className="soft small above">
+          <p className="soft small">
             Drag the dark edge of the bottles or the line that ends the long step; arrow keys do the
             same.
           </p>
-        </aside>
+        </div>
       </div>
     </main>
   );

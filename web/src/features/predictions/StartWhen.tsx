@@ -1,6 +1,6 @@
 import { SegmentedControl, TextInput } from '@mantine/core';
 import { said } from '../../kit/fields';
-import type { Format } from '../../kit/format';
+import { duration, type Format } from '../../kit/format';
 import { zonedInstant } from '../../kit/when';
 
 /** When the brew shall start, as the maker says it. */
@@ -19,12 +19,16 @@ export function whenBody(when: When, format: Format) {
 
 interface Props {
   when: When;
+  /** How long it takes, min; empty until that is known. */
+  minutes?: number;
+  format: Format;
   error: unknown;
   onChange: (when: When) => void;
 }
 
 /** Now, at a time, or so that it is ready by a time. */
-export function StartWhen({ when, error, onChange }: Props) {
+export function StartWhen({ when, minutes, format, error, onChange }: Props) {
+  const at = when.at ? Date.parse(zonedInstant(when.at, format)) : undefined;
   return (
     <div className="stack tight above-l">
       <SegmentedControl
@@ -46,6 +50,13 @@ export function StartWhen({ when, error, onChange }: Props) {
           onChange={(e) => onChange({ ...when, at: e.currentTarget.value })}
           error={said(error, 'startAt', 'readyBy')}
         />
+      )}
+      {at !== undefined && minutes !== undefined && when.kind !== 'NOW' && (
+        <p className="soft small">
+          {when.kind === 'READY'
+            ? `It takes about ${duration(minutes)}: begin about ${format.moment(at - minutes * 60_000)}.`
+            : `It takes about ${duration(minutes)}: ready about ${format.moment(at + minutes * 60_000)}.`}
+        </p>
       )}
     </div>
   );

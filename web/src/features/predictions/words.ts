@@ -25,7 +25,8 @@ export function coolWords(p: Prediction, celsius: (c: number) => string): string
   if (!hot) return late;
   const cool =
     strain?.minute == null
-      ? `It is still above ${celsius(strain?.celsius ?? 60)} at the end: strain with care.`
+      ? ''
       : `Cool enough to strain (${celsius(strain.celsius)}) after ${duration(strain.minute)}.`;
-  return late ? `${cool} ${late}` : cool;
+  // What is still hot when it is strained is warned of at its step.
+  return [cool, late].filter(Boolean).join(' ');
 }

@@ -1,9 +1,12 @@
 package dremsa.core.keep;
 
 import dremsa.core.brew.Contents;
+import dremsa.core.measure.Said;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 
 /**
  * How long a brew keeps. Screen, label and calendar read this one object.
@@ -52,6 +55,12 @@ public record Verdict(
     OPENED
   }
 
+  /** Less is not told by itself, h. */
+  private static final double LEAST_H = 0.5;
+
+  /** Longer than this nobody counts hours: about four months. */
+  private static final double LONGEST_BUDGET_H = 3000;
+
   public Verdict {
     spent = List.copyOf(spent);
     reasons = List.copyOf(reasons);
@@ -90,6 +99,37 @@ public record Verdict(
       return 0;
     }
     return budgetHours <= 0 ? 1 : Math.min(1, spentHours / budgetHours);
+  }
+
+  /**
+   * The life it began with, what was spent of it, and what is left, in hours at 5 °C: {@code "168 h
+   * − soak 17 h − cooling 8 h = 143 h"}. What cost less than half an hour is summed up at the end.
+   *
+   * @return empty where only a cap counts, or where nothing was spent yet
+   */
+  public Optional<String> subtraction() {
+    if (Double.isInfinite(budgetHours) || budgetHours > LONGEST_BUDGET_H || spentHours < LEAST_H) {
+      return Optional.empty();
+    }
+    StringBuilder words = new StringBuilder(Said.of("%.0f h", budgetHours));
+    double told = 0;
+    for (Reason.Warmth cost : spent) {
+      if (cost.spent() >= LEAST_H && told + cost.spent() <= spentHours + LEAST_H) {
+        words.append(Said.of(" − %s %.0f h", lowered(cost.cause()), cost.spent()));
+        told += cost.spent();
+      }
+    }
+    if (spentHours - told >= LEAST_H) {
+      words.append(Said.of(" − what else passed %.0f h", spentHours - told));
+    }
+    return Optional.of(
+        words.append(Said.of(" = %.0f h", Math.max(0, budgetHours - spentHours))).toString());
+  }
+
+  private static String lowered(String words) {
+    return words.isEmpty()
+        ? ""
+        : words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
   }
 
   /** Hours of life that warmth took beyond the time that passed anyway. */

@@ -128,6 +128,12 @@ public record Kitchen(
     return new Kitchen(hobs, vessels, strainers, scoops, climate, changed, counts, scaleStep, site);
   }
 
+  /** The same kitchen with other vessels. */
+  public Kitchen withVessels(List<Vessel> changed) {
+    return new Kitchen(
+        hobs, changed, strainers, scoops, climate, parameters, counts, scaleStep, site);
+  }
+
   /** The same kitchen in another climate. */
   public Kitchen withClimate(Climate changed) {
     return new Kitchen(

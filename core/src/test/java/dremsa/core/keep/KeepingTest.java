@@ -37,6 +37,15 @@ class KeepingTest {
         .judge(brew, prediction, TUESDAY.plus(10, ChronoUnit.DAYS));
   }
 
+  @Test
+  void theDayAddsUpInWords() {
+    Verdict verdict = judge(steeped(3), School.CAREFUL);
+    assertThat(verdict.subtraction().orElseThrow())
+        .startsWith(Math.round(verdict.budgetHours()) + " h − ")
+        .endsWith(
+            " = " + Math.round(Math.max(0, verdict.budgetHours() - verdict.spentHours())) + " h");
+  }
+
   @ParameterizedTest
   @CsvSource({
     "0.1, 1",

@@ -11,6 +11,7 @@ import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Idempotency;
 import dremsa.server.http.Problem;
 import dremsa.server.predictions.Plan;
+import dremsa.server.predictions.ThingsInUse;
 import dremsa.server.wire.ChangeJson;
 import dremsa.server.wire.MakeJson;
 import dremsa.server.wire.PlannedStep;
@@ -52,6 +53,7 @@ class BatchController {
   private final BatchRepository repository;
   private final Households households;
   private final Idempotency idempotency;
+  private final ThingsInUse inUse;
 
   BatchController(
       Bench bench,
@@ -60,7 +62,9 @@ class BatchController {
       RunViews views,
       BatchRepository repository,
       Households households,
-      Idempotency idempotency) {
+      Idempotency idempotency,
+      ThingsInUse inUse) {
+    this.inUse = inUse;
     this.bench = bench;
     this.log = log;
     this.runs = runs;
@@ -188,6 +192,12 @@ class BatchController {
         .stream()
         .map(batch -> views.line(batch, runs.of(batch, now), now))
         .toList();
+  }
+
+  /** What of the kitchen is held by what brews or is planned, what becomes free first in front. */
+  @GetMapping("/in-use")
+  List<ThingsInUse.Held> inUse(@AuthenticationPrincipal Member member) {
+    return inUse.of(member.household(), households.now(member.household()));
   }
 
   @GetMapping

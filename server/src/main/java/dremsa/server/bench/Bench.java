@@ -100,8 +100,8 @@ public class Bench {
   /** Starts a batch, or keeps it measured out for its time. */
   @Transactional
   public UUID start(UUID household, Plan plan, When when, Instant at) {
-    Kitchen kitchen = kitchens.of(household);
-    Planner.Planned planned = planner.solve(household, plan, kitchen, at);
+    Planner.Planned planned = solve(household, plan, when, at);
+    Kitchen kitchen = planned.kitchen();
     Brew brew = planned.reached().brew();
     Formula formula = brew.formula();
     Instant starts = starts(when, planned.reached().prediction(), at);
@@ -134,6 +134,17 @@ public class Bench {
       begin(batch, at);
     }
     return batch.id();
+  }
+
+  /** Solved with the things that are free when it begins. */
+  private Planner.Planned solve(UUID household, Plan plan, When when, Instant at) {
+    Kitchen whole = kitchens.of(household);
+    // When it begins to be ready by a time hangs on the vessels, a little: the first answer tells.
+    Instant starts =
+        when.startAt() == null && when.readyBy() == null
+            ? at
+            : starts(when, planner.solve(household, plan, whole, at).reached().prediction(), at);
+    return planner.solveFree(household, plan, whole, starts, at);
   }
 
   private List<Finding> errors(UUID household, Planner.Planned planned) {
@@ -169,8 +180,7 @@ public class Bench {
               ready ? when.readyBy() : when.startAt(),
               ready
                   ? Said.of(
-                      "It takes about %.0f min: it could be ready at the earliest then from now.",
-                      minutes)
+                      "It takes about %s: begun now it is ready then.", Said.duration(minutes))
                   : "That is over already. Start it now or later."));
     }
     if (starts.isAfter(at.plus(FARTHEST))) {

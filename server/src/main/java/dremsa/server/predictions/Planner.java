@@ -3,6 +3,7 @@ package dremsa.server.predictions;
 import dremsa.core.brew.Brew;
 import dremsa.core.brew.CyclicFormulasException;
 import dremsa.core.brew.Facts;
+import dremsa.core.brew.Holding;
 import dremsa.core.brew.StepFacts;
 import dremsa.core.brew.Stock;
 import dremsa.core.formula.Change;
@@ -33,12 +34,15 @@ import dremsa.server.wire.PlannedStep;
 import dremsa.server.wire.SurroundingsJson;
 import dremsa.server.wire.TargetJson;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -49,8 +53,11 @@ public class Planner {
   private final Formulas formulas;
   private final HouseholdMaterials materials;
   private final PouredBottles bottles;
+  private final ThingsInUse inUse;
 
-  Planner(Formulas formulas, HouseholdMaterials materials, PouredBottles bottles) {
+  Planner(
+      Formulas formulas, HouseholdMaterials materials, PouredBottles bottles, ThingsInUse inUse) {
+    this.inUse = inUse;
     this.formulas = formulas;
     this.materials = materials;
     this.bottles = bottles;
@@ -64,15 +71,64 @@ public class Planner {
    * @param facts what is planned otherwise than usual
    * @param ages of the brews poured in
    * @param surroundings to be kept with a batch
+   * @param kitchen that it is brewed in: what is free of it
+   * @param conflicts what it needs while another brew holds it
    */
   public record Planned(
       Formula formula,
       Solution.Reached reached,
       Facts facts,
       Map<String, Inherited> ages,
-      SurroundingsJson surroundings) {}
+      SurroundingsJson surroundings,
+      Kitchen kitchen,
+      List<ThingsInUse.Held> conflicts) {
+    Planned withConflicts(List<ThingsInUse.Held> found) {
+      return new Planned(formula, reached, facts, ages, surroundings, kitchen, found);
+    }
+  }
 
-  /** Solves a plan. */
+  /**
+   * Solves a plan with what is free when it begins.
+   *
+   * @param starts when its first step begins
+   */
+  public Planned solveFree(
+      UUID household, Plan plan, Kitchen kitchen, Instant starts, Instant now) {
+    List<ThingsInUse.Held> held = inUse.of(household, now);
+    if (held.isEmpty()) {
+      return solve(household, plan, kitchen, now);
+    }
+    Set<String> vessels =
+        held.stream()
+            .filter(h -> h.kind() == Holding.Kind.VESSEL && h.until().isAfter(starts))
+            .map(ThingsInUse.Held::id)
+            .collect(Collectors.toSet());
+    Planned planned = solve(household, plan, Holding.free(kitchen, vessels), now);
+    return planned.withConflicts(conflicts(planned, held, starts));
+  }
+
+  /** What it needs at a time at which another brew holds it. */
+  private static List<ThingsInUse.Held> conflicts(
+      Planned planned, List<ThingsInUse.Held> held, Instant starts) {
+    Solution.Reached reached = planned.reached();
+    List<ThingsInUse.Held> conflicts = new ArrayList<>();
+    for (Holding wanted : Holding.of(reached.brew(), reached.prediction(), reached.vessels())) {
+      Instant from = starts.plusMillis(Math.round(wanted.fromMinute() * 60_000));
+      Instant to = starts.plusMillis(Math.round(wanted.toMinute() * 60_000));
+      List<ThingsInUse.Held> same =
+          held.stream()
+              .filter(h -> h.kind() == wanted.kind() && h.id().equals(wanted.id()))
+              .filter(h -> h.during(from, to))
+              .toList();
+      int there = wanted.kind() == Holding.Kind.HOB ? planned.kitchen().hobs().size() : 1;
+      if (same.size() >= there) {
+        conflicts.add(same.get(0));
+      }
+    }
+    return conflicts;
+  }
+
+  /** Solves a plan, whatever else is on the bench. */
   public Planned solve(UUID household, Plan plan, Kitchen kitchen, Instant now) {
     Formula formula = changed(household, plan);
     Materials all = materials.of(household);
@@ -86,7 +142,9 @@ public class Planner {
         reached,
         facts,
         ages,
-        SurroundingsJson.of(reached.brew(), ages, plan.pours() == null ? Map.of() : plan.pours()));
+        SurroundingsJson.of(reached.brew(), ages, plan.pours() == null ? Map.of() : plan.pours()),
+        kitchen,
+        List.of());
   }
 
   private Formula changed(UUID household, Plan plan) {

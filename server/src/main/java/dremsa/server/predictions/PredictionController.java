@@ -143,8 +143,29 @@ class PredictionController {
     Kitchen kitchen =
         question.kitchen() == null ? kitchens.of(household.id()) : kitchen(question.kitchen());
     Instant now = households.now(household);
-    Planner.Planned planned = planner.solve(household.id(), question, kitchen, now);
+    Instant starts = question.startAt() == null ? now : question.startAt();
+    Planner.Planned planned =
+        question.kitchen() == null
+            ? planner.solveFree(household.id(), question, kitchen, starts, now)
+            : planner.solve(household.id(), question, kitchen, now);
     Brew brew = planned.reached().brew();
+    PredictionJson answer = describe(household, question, planned, brew, starts, now);
+    return answer.withConflicts(
+        planned.conflicts().stream()
+            .map(
+                held ->
+                    new PredictionJson.ConflictJson(
+                        held.name(), held.brew(), held.batch(), held.until()))
+            .toList());
+  }
+
+  private PredictionJson describe(
+      Household household,
+      Question question,
+      Planner.Planned planned,
+      Brew brew,
+      Instant starts,
+      Instant now) {
     return predictions.describe(
         new Predictions.Batched(
             brew,
@@ -153,7 +174,7 @@ class PredictionController {
             planned.reached().prediction(),
             planned.facts()),
         new Predictions.Asked(
-            question.startAt() == null ? now : question.startAt(),
+            starts,
             household.zone(),
             question.school() == null ? household.school() : question.school(),
             Boolean.TRUE.equals(question.cleanWorking()),

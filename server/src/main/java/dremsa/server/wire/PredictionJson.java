@@ -41,6 +41,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -77,7 +78,49 @@ public record PredictionJson(
     List<InfluenceJson> influences,
     Map<String, RangeJson> ranges,
     List<String> mayCountAs,
-    List<WayJson> ways) {
+    List<WayJson> ways,
+    List<ConflictJson> conflicts) {
+
+  /**
+   * A thing that is needed while another brew holds it; nothing else of its kind is free.
+   *
+   * @param what as the household calls it
+   * @param brew that holds it
+   * @param until it is usually free again
+   */
+  public record ConflictJson(String what, String brew, UUID batch, Instant until) {}
+
+  /** The same with what other brews hold of what it needs. */
+  public PredictionJson withConflicts(List<ConflictJson> found) {
+    return new PredictionJson(
+        scale,
+        bottledMl,
+        strengthPercent,
+        thicknessMpas,
+        keepsHours,
+        ph,
+        alcoholPercent,
+        amounts,
+        water,
+        vessels,
+        steps,
+        trace,
+        landmarks,
+        thickness,
+        strengths,
+        totalMinutes,
+        bottledAt,
+        keeping,
+        findings,
+        loads,
+        cost,
+        filling,
+        influences,
+        ranges,
+        mayCountAs,
+        ways,
+        found);
+  }
 
   /**
    * Containers proposed for the brew.
@@ -306,7 +349,8 @@ public record PredictionJson(
                     (a, b) -> a,
                     LinkedHashMap::new)),
         beside.outlook().otherClasses().stream().map(KeepingClass::words).toList(),
-        beside.ways());
+        beside.ways(),
+        List.of());
   }
 
   private static List<InfluenceJson> influences(List<Influence> all) {

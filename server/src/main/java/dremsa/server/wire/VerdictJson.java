@@ -18,6 +18,8 @@ import org.jspecify.annotations.Nullable;
  * @param spentHours of it up to now
  * @param lostHours of it that warmth took beyond the time that passed anyway
  * @param spent what cost life, the dearest first
+ * @param subtraction the life less what was spent of it, in hours at 5 °C; null where only a cap
+ *     counts
  * @param hangsOn what the last day takes for granted most; null where nothing moves it, or where it
  *     was not asked for
  */
@@ -35,6 +37,7 @@ public record VerdictJson(
     double spentHours,
     double lostHours,
     List<CostJson> spent,
+    @Nullable String subtraction,
     List<ReasonJson> reasons,
     @Nullable AssumptionJson hangsOn) {
 
@@ -79,6 +82,7 @@ public record VerdictJson(
         verdict.spent().stream()
             .map(cost -> new CostJson(cost.cause(), cost.hours(), cost.spent()))
             .toList(),
+        verdict.subtraction().orElse(null),
         verdict.reasons().stream().map(VerdictJson::reason).toList(),
         hangsOn.map(a -> new AssumptionJson(a.words(), a.lastDay(), a.useNow())).orElse(null));
   }

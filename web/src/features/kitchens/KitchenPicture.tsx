@@ -1,0 +1,151 @@
+import type { components } from '../../api/generated/schema';
+import type { Kitchen } from '../../api/client';
+import { useInUse } from '../../api/queries';
+import type { Format } from '../../kit/format';
+import './kitchens.css';
+
+type Held = components['schemas']['Held'];
+type Vessel = Kitchen['vessels'][number];
+
+const FLOOR = 172;
+
+/** The largest thing of a kitchen is drawn so high; all others beside it in their true size. */
+const TALLEST = 120;
+
+/**
+ * The kitchen as it stands: hobs, pots, bowls, jars and blender in their true proportions, each with
+ * what brews in it now. A touch goes to where the thing is described.
+ */
+export function KitchenPicture({
+  kitchen,
+  now,
+  format,
+}: {
+  kitchen: Kitchen;
+  now: number;
+  format: Format;
+}) {
+  const inUse = useInUse();
+  const held = (inUse.data ?? []).filter((h) => Date.parse(h.from) <= now);
+  const cm = TALLEST / Math.max(...kitchen.vessels.map(height), 1);
+  const hobsHeld = held.filter((h) => h.kind === 'HOB');
+  return (
+    <section aria-labelledby="drawn">
+      <h2 id="drawn" className="sr">
+        What stands in the kitchen
+      </h2>
+      <ul className="kitchen-shelf">
+        {kitchen.hobs.map((hob, i) => (
+          <Thing
+            key={hob.id}
+            to="hobs"
+            name={hob.name}
+            held={hobsHeld[i]}
+            now={now}
+            format={format}
+          >
+            <svg viewBox={`0 0 110 ${FLOOR + 6}`} width="110" aria-hidden>
+              <ellipse
+                cx="55"
+                cy="158"
+                rx="46"
+                ry="13"
+                fill="none"
+                stroke="var(--ink)"
+                strokeWidth="3"
+              />
+              <ellipse
+                cx="55"
+                cy="158"
+                rx="28"
+                ry="8"
+                fill={hobsHeld[i] ? 'var(--madder)' : 'none'}
+                stroke="var(--ink)"
+                strokeWidth="3"
+              />
+            </svg>
+          </Thing>
+        ))}
+        {kitchen.vessels.map((vessel) => (
+          <Thing
+            key={vessel.id}
+            to="vessels"
+            name={vessel.name}
+            held={held.find((h) => h.kind === 'VESSEL' && h.id === vessel.id)}
+            now={now}
+            format={format}
+          >
+            <VesselDrawing
+              vessel={vessel}
+              cm={cm}
+              full={held.some((h) => h.kind === 'VESSEL' && h.id === vessel.id)}
+            />
+          </Thing>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** How high a vessel is, cm: what it holds over its width; 1 mL is 1 cm³. */
+const height = (v: Vessel) => v.capacityMl / (Math.PI * (v.diameterCm / 2) ** 2);
+
+function VesselDrawing({ vessel, cm, full }: { vessel: Vessel; cm: number; full: boolean }) {
+  const wide = Math.max(26, vessel.diameterCm * cm);
+  const high = Math.max(26, height(vessel) * cm);
+  const w = wide + 40;
+  const x = 20;
+  const y = FLOOR - high;
+  const round = vessel.kind === 'BOWL' ? Math.min(high, wide / 2) * 0.8 : 6;
+  const outline = `M${x} ${y} V${FLOOR - round} q0 ${round} ${round} ${round} H${x + wide - round} q${round} 0 ${round} -${round} V${y}`;
+  return (
+    <svg viewBox={`0 0 ${w} ${FLOOR + 6}`} width={w} aria-hidden>
+      <path d={outline + 'z'} fill="var(--paper)" />
+      {full && (
+        <path
+          d={`M${x} ${y + high * 0.3} V${FLOOR - round} q0 ${round} ${round} ${round} H${x + wide - round} q${round} 0 ${round} -${round} V${y + high * 0.3}z`}
+          fill="var(--woad-pale)"
+        />
+      )}
+      <path d={outline} fill="none" stroke="var(--ink)" strokeWidth="3.5" />
+      {vessel.kind === 'POT' && (
+        <path
+          d={`M${x - 14} ${y + 14}h14v8h-14zM${x + wide} ${y + 14}h14v8h-14z`}
+          fill="var(--ink)"
+        />
+      )}
+      {vessel.lid && vessel.kind !== 'BOWL' && (
+        <path d={`M${x - 3} ${y - 4}h${wide + 6}v-6h-${wide + 6}z`} fill="var(--ink)" />
+      )}
+      {vessel.kind === 'BLENDER' && (
+        <path d={`M${x + wide / 2 - 10} ${FLOOR - 6}l10 -9l10 9z`} fill="var(--ink)" />
+      )}
+    </svg>
+  );
+}
+
+function Thing({
+  to,
+  name,
+  held,
+  now,
+  format,
+  children,
+}: {
+  to: string;
+  name: string;
+  held?: Held;
+  now: number;
+  format: Format;
+  children: React.ReactNode;
+}) {
+  return (
+    <li>
+      <a href={held ? `/brew/${held.batch}` : `#${to}`}>
+        {children}
+        <b>{name}</b>
+        <span>{held ? `${held.brew}, till ${format.soon(held.until, now)}` : 'free'}</span>
+      </a>
+    </li>
+  );
+}
