@@ -1,8 +1,7 @@
 import { MantineProvider } from '@mantine/core';
-import { Notifications } from '@mantine/notifications';
 import { QueryClient } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
-import { Suspense, useEffect } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { ProblemError } from '../api/client';
 import { useSession, useSignedOut } from '../api/queries';
@@ -34,6 +33,8 @@ import {
 import { Waiting } from '../kit/states';
 import { theme } from '../kit/theme';
 
+const Notes = lazy(() => import('../kit/notes'));
+
 const client = new QueryClient({
   defaultOptions: {
     // The server is on this machine or at home: whether the internet is there says nothing about it.
@@ -53,7 +54,9 @@ export function App() {
   return (
     <MantineProvider theme={theme} defaultColorScheme="auto">
       <PersistQueryClientProvider client={client} persistOptions={keeping}>
-        <Notifications position="top-right" />
+        <Suspense>
+          <Notes />
+        </Suspense>
         <BrowserRouter>
           <Views />
         </BrowserRouter>

@@ -1,5 +1,4 @@
 import { Button } from '@mantine/core';
-import { notifications } from '@mantine/notifications';
 import type { ReactNode } from 'react';
 import { ProblemError } from '../api/client';
 
@@ -40,34 +39,15 @@ export function Empty({ title, children }: { title: string; children: ReactNode 
   );
 }
 
+// Notes come with the first of them: no screen needs them to be drawn.
+const notes = () => import('./notes');
+
 /** What the server said of a request, told once at the edge of the screen. */
 export function tell(error: unknown) {
-  notifications.show({
-    color: 'madder',
-    title: error instanceof ProblemError && error.offline ? 'No answer' : 'Not done',
-    message: error instanceof Error ? error.message : 'Something went wrong.',
-    closeButtonProps: { 'aria-label': 'Close this message' },
-    autoClose: 8000,
-  });
+  void notes().then((n) => n.showProblem(error));
 }
 
 /** Something done that can be taken back. */
 export function done(message: string, undo: () => void) {
-  const id = notifications.show({
-    title: message,
-    message: (
-      <Button
-        size="compact-md"
-        variant="outline"
-        onClick={() => {
-          notifications.hide(id);
-          undo();
-        }}
-      >
-        Undo
-      </Button>
-    ),
-    closeButtonProps: { 'aria-label': 'Close this message' },
-    autoClose: 12000,
-  });
+  void notes().then((n) => n.showDone(message, undo));
 }

@@ -14,7 +14,9 @@ class SeveralPotsTest {
   void threePotsFromOneScreen() throws Exception {
     HttpServer devices = Main.start(0, 11);
     String address = "http://127.0.0.1:" + devices.getAddress().getPort();
-    try (ServerProcess server = ServerProcess.start("reset", "--dremsa.devices.url=" + address);
+    try (ServerProcess server =
+            ServerProcess.start(
+                "reset", "--dremsa.devices.url=" + address, "--dremsa.devices.patience=20s");
         Browser phone = Browser.phone(server.address());
         Browser laptop = Browser.laptop(server.address())) {
       phone.go("/");

@@ -64,7 +64,7 @@ class PushTest extends RunWork {
   }
 
   private static void until(BooleanSupplier there) {
-    Instant end = Instant.now().plus(Duration.ofSeconds(20));
+    Instant end = Instant.now().plus(Duration.ofSeconds(60));
     while (!there.getAsBoolean()) {
       assertThat(Instant.now()).isBefore(end);
       Thread.onSpinWait();

@@ -18,16 +18,22 @@ import tools.jackson.databind.json.JsonMapper;
 /** Asks the devices of the kitchen, over the local protocol of docs/devices.md. */
 @Service
 public class Devices {
-  /** A device that answers later than this is taken as silent. */
-  private static final Duration PATIENCE = Duration.ofSeconds(2);
-
   private static final int MOST_BYTES = 1_000_000;
 
   private final JsonMapper json;
   private final String address;
-  private final HttpClient http = HttpClient.newBuilder().connectTimeout(PATIENCE).build();
+  private final Duration patience;
+  private final HttpClient http;
 
-  Devices(JsonMapper json, @Value("${dremsa.devices.url}") String address) {
+  /**
+   * @param patience a device that answers later than this is taken as silent
+   */
+  Devices(
+      JsonMapper json,
+      @Value("${dremsa.devices.url}") String address,
+      @Value("${dremsa.devices.patience}") Duration patience) {
+    this.patience = patience;
+    this.http = HttpClient.newBuilder().connectTimeout(patience).build();
     this.json = json;
     this.address = address.endsWith("/") ? address.substring(0, address.length() - 1) : address;
   }
@@ -88,7 +94,7 @@ public class Devices {
   }
 
   private HttpRequest.Builder request(String path) {
-    return HttpRequest.newBuilder(URI.create(address + path)).timeout(PATIENCE);
+    return HttpRequest.newBuilder(URI.create(address + path)).timeout(patience);
   }
 
   private DeviceException away() {
