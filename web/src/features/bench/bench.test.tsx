@@ -116,6 +116,16 @@ describe('the step to do now', () => {
     expect(screen.getByText(/cool enough for wringing by hand and a plastic sieve/)).toBeTruthy();
   });
 
+  it.each([
+    ['default', 'Call me'],
+    ['denied', 'Put its alarm into your calendar'],
+  ])('offers calls at the first timer where the browser says %s', (permission, offered) => {
+    vi.stubGlobal('Notification', { permission });
+    step(STEEPING, inTheSteep(10));
+    expect(screen.getByText(offered)).toBeTruthy();
+    vi.unstubAllGlobals();
+  });
+
   it('fills what the model proposed, and says what is to be done first', async () => {
     const { done } = step(FILLING, inTheSteep(250));
     expect(screen.getByText(/All your applicator bottles of 500 mL are taken/)).toBeTruthy();

@@ -40,6 +40,8 @@ const tray = {
 
 beforeEach(() => localStorage.clear());
 
+const NOBODY = { publicKey: '', devices: [] };
+
 describe('the tray', () => {
   it('says what was called out, how loudly, and what is to come', async () => {
     inKitchen(<TrayPage />, { 'GET /api/messages?page=0': tray });
@@ -73,9 +75,11 @@ describe('the tray', () => {
   });
 
   it('asks the browser once, and remembers', async () => {
-    const ask = vi.fn(async () => 'granted');
-    vi.stubGlobal('Notification', { requestPermission: ask });
-    inKitchen(<TrayPage />, { 'GET /api/messages?page=0': tray });
+    const browser = { permission: 'default', requestPermission: async () => 'granted' };
+    const ask = vi.fn(async () => (browser.permission = 'granted'));
+    browser.requestPermission = ask;
+    vi.stubGlobal('Notification', browser);
+    inKitchen(<TrayPage />, { 'GET /api/messages?page=0': tray, 'GET /api/push': NOBODY });
     const notify = await screen.findByLabelText<HTMLInputElement>('Notifications of this browser');
     await userEvent.click(notify);
     await waitFor(() => expect(notify.checked).toBe(true));
@@ -83,5 +87,18 @@ describe('the tray', () => {
     await waitFor(() => expect(notify.checked).toBe(false));
     expect(ask).toHaveBeenCalledTimes(1);
     expect(screen.getByLabelText<HTMLInputElement>('Sounds on this device').checked).toBe(true);
+  });
+
+  it('tells which devices are called, what went wrong, and tries one', async () => {
+    const phone = { id: 'p1', name: 'Phone', host: 'push.example', since: '2026-11-25T08:00:00Z' };
+    const devices = [{ ...phone, problem: 'The push service answered 503.' }];
+    const { posted } = inKitchen(<TrayPage />, {
+      'GET /api/messages?page=0': tray,
+      'GET /api/push': { publicKey: 'k', devices },
+      'POST /api/push/devices/p1/try': { publicKey: 'k', devices },
+    });
+    expect(await screen.findByText(/answered 503/)).toBeTruthy();
+    await userEvent.click(screen.getByText('Try it'));
+    await waitFor(() => expect(posted()).toHaveLength(1));
   });
 });
