@@ -7,6 +7,7 @@ import { duration } from '../../kit/format';
 import { Failed, Waiting } from '../../kit/states';
 import { figureWords } from './figures';
 import { WeighSpoon } from './WeighSpoon';
+import { seek } from './seek';
 import './handbook.css';
 
 interface Entry {
@@ -37,11 +38,12 @@ export function HandbookPage() {
   );
   if (methods.isPending || handbook.isPending || materials.isPending) return <Waiting />;
   const error = methods.error ?? handbook.error ?? materials.error;
-  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = entries.filter((e) =>
-    words.every((w) => (e.part + ' ' + e.title + ' ' + e.text).toLowerCase().includes(w)),
-  );
-  const parts = [...new Set(found.map((e) => e.part))];
+  const found = seek(find, entries);
+  const asked = find.trim() !== '';
+  // The answers first, opened; the rest by its place in the book.
+  const answers = asked ? found.slice(0, 3) : [];
+  const rest = found.slice(answers.length);
+  const parts = [...new Set(rest.map((e) => e.part))];
   return (
     <main className="page reading" id="main">
       <h1>Handbook</h1>
@@ -50,7 +52,7 @@ export function HandbookPage() {
         className="short around"
         label="Find"
         type="search"
-        placeholder="latex, steep, Food Code, linseed, …"
+        placeholder="why is my gel watery? linseed, latex, …"
         value={find}
         onChange={(e) => {
           const typed = e.currentTarget.value;
@@ -60,17 +62,31 @@ export function HandbookPage() {
       />
       <p className="soft small" role="status">
         {found.length === 0
-          ? 'Nothing says that. Try another word.'
+          ? 'Nothing says that. Ask it otherwise, or with one word.'
           : `${found.length} of ${entries.length} entries`}
       </p>
+      {answers.length > 0 && (
+        <section className="above-l" aria-label="Answers">
+          <div className="lines">
+            {answers.map((e) => (
+              <details key={e.id} id={e.id} open className="entry">
+                <summary>
+                  {e.title} <span className="soft">{e.part}</span>
+                </summary>
+                {e.body}
+              </details>
+            ))}
+          </div>
+        </section>
+      )}
       {parts.map((part) => (
         <section className="above-l" key={part} aria-label={part}>
           <h2>{part}</h2>
           <div className="lines">
-            {found
+            {rest
               .filter((e) => e.part === part)
               .map((e) => (
-                <details key={e.id} id={e.id} open={found.length <= 3} className="entry">
+                <details key={e.id} id={e.id} className="entry">
                   <summary>{e.title}</summary>
                   {e.body}
                 </details>
@@ -150,7 +166,10 @@ function general(h: Handbook): Entry[] {
           : 'Whatever its date says.',
       ),
     ),
-    ...h.beliefs.map((b, i) => plain('Beliefs', `belief-${i}`, b.claim, b.answer)),
+    // A belief never stands there as if it were true.
+    ...h.beliefs.map((b, i) =>
+      plain('Beliefs that are not so', `belief-${i}`, `Not so: “${b.claim}”`, b.answer),
+    ),
     ...h.keepingClasses.map(keeping),
     ...h.wearers.map((w) =>
       plain(

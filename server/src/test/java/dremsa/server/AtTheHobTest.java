@@ -172,6 +172,17 @@ class AtTheHobTest extends RunWork {
   }
 
   @Test
+  void anAddressThatNobodyKnowsLeadsToThePage() {
+    for (String known : java.util.List.of("/nowhere", "/nowhere/at/all", "/kitchen/of/nobody")) {
+      assertThat(owner.file(known).status()).as(known).isEqualTo(200);
+      assertThat(new String(owner.file(known).bytes(), java.nio.charset.StandardCharsets.UTF_8))
+          .contains("<div id=\"root\">");
+    }
+    assertThat(owner.get("/api/nowhere").status()).isEqualTo(404);
+    assertThat(owner.file("/nowhere.svg").status()).isEqualTo(404);
+  }
+
+  @Test
   void tooLateForAReadyByIsSaidInWords() {
     Map<String, Object> soon = new java.util.HashMap<>(wanted("nigella-soak", 300));
     soon.put("readyBy", again(start("nigella-soak", 300)).text("/now"));

@@ -66,7 +66,9 @@ public final class MethodGuides {
             "Unstirred it sticks and burns; unwatched it boils over.",
             "Judged by its look while hot it is stiff when cold: hot liquid is about eight times thinner.",
             "Ground seed cannot be strained.",
-            "Boiled too long it cannot be strained either. Too thin or thick: add water and boil on."),
+            "Boiled too long it cannot be strained either.",
+            "Too thin when cold: strain it off, boil on a few minutes with its seeds, stirring. Too thick:"
+                + " stir in hot water, a little at a time."),
         "Spent gum seed gives no second gel: compost.");
     guide(
         Method.MUCILAGE,

@@ -14,7 +14,9 @@ class Pages {
     "/keep/**",
     "/learn/**",
     "/tray/**",
-    "/kitchen/**"
+    "/kitchen/**",
+    // An address that nobody knows is the page's to answer, not a form for machines.
+    "/{first:(?!api$|actuator$|schemas$|assets$)[^.]+}/**"
   })
   String screen() {
     return "forward:/index.html";
