@@ -6,6 +6,7 @@ import { api, ask, keys, ProblemError } from '../../api/client';
 import { useFormula, useHousehold } from '../../api/queries';
 import { useOnce } from '../../api/useOnce';
 import { formatFor } from '../../kit/format';
+import { capital } from '../../kit/words';
 import { Waiting } from '../../kit/states';
 import { Deliberate } from './Deliberate';
 import { Otherwise } from './Otherwise';
@@ -84,7 +85,7 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
           {p?.conflicts.map((c) => (
             <p key={c.what + c.batch} className="caution">
               <b>
-                {c.what} is in use till{' '}
+                {capital(c.what)} is in use till{' '}
                 {format.soon(c.until, Date.parse(household.data?.now ?? ''))}
               </b>{' '}
               (<Link to={`/brew/${c.batch}`}>{c.brew}</Link>), and nothing else of its kind is free.
