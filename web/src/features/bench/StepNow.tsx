@@ -1,5 +1,5 @@
 import { Button, NumberInput, Textarea } from '@mantine/core';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { components } from '../../api/generated/schema';
 import { ProblemError, type Run } from '../../api/client';
 import { said } from '../../kit/fields';
@@ -236,11 +236,18 @@ function WhatToDo({ run, now, format }: Pick<Props, 'run' | 'now' | 'format'>) {
       Date.parse(m.at) <= now + 1000 &&
       now - Date.parse(m.at) < 4 * 60_000,
   );
+  const head = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    // The tap that ended the step before is gone: the keyboard goes on here.
+    if (document.activeElement === document.body) head.current?.focus({ preventScroll: true });
+  }, []);
   const coming = run.line.moments.find((m) => Date.parse(m.at) > now && m.kind !== 'SOON');
   return (
     <>
       <div>
-        <h1 className="headline">{plan.headline}</h1>
+        <h1 className="headline" ref={head} tabIndex={-1}>
+          {plan.headline}
+        </h1>
         <p className="soft">
           {[plan.guide.how, plan.tool && `In: ${plan.tool}.`].filter(Boolean).join(' ')}
         </p>
