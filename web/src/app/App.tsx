@@ -3,7 +3,7 @@ import { QueryClient } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { lazy, Suspense, useEffect } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
-import { ProblemError } from '../api/client';
+import { keys, ProblemError } from '../api/client';
 import { useSession, useSignedOut } from '../api/queries';
 import { SignIn } from '../features/accounts/SignIn';
 import { keeping } from './keeping';
@@ -69,6 +69,11 @@ function Views() {
   const session = useSession();
   useSignedOut();
   const inside = Boolean(session.data?.signIn);
+  const outside = session.data !== undefined && !inside;
+  useEffect(() => {
+    // Whoever is signed out leaves nothing of the household on this device.
+    if (outside) client.removeQueries({ queryKey: keys.all });
+  }, [outside]);
   useEffect(() => {
     if (!inside) return;
     const soon = setTimeout(() => void loadAll(), 2000);
