@@ -60,3 +60,20 @@ describe('a household', () => {
     expect(formatFor(household({})).clock('2026-07-01T12:00:00Z')).toBe('13:00');
   });
 });
+
+describe('days', () => {
+  const format = formatFor(household({}));
+  const now = Date.parse('2026-11-24T10:00:00Z');
+  it.each([
+    ['2026-11-24T18:40:00Z', '18:40'],
+    ['2026-11-25T00:10:00Z', 'tomorrow 00:10'],
+    ['2026-11-23T07:00:00Z', 'yesterday 07:00'],
+    ['2026-11-28T07:00:00Z', 'Sat 28 Nov 07:00'],
+  ])('%s is looked forward to as %s', (at, words) => expect(format.soon(at, now)).toBe(words));
+
+  it('that are far away say their year', () => {
+    expect(format.day('2027-11-26')).toBe('Fri 26 Nov 2027');
+    expect(format.day('2026-12-03')).toBe('Thu 3 Dec');
+    expect(format.dayLong('2028-02-01')).toBe('Tuesday 1 February 2028');
+  });
+});

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { RunLine } from '../../api/client';
-import { callsOf, cameDue, horizon, inFront } from './calls';
+import { formatFor } from '../../kit/format';
+import { callsOf, cameDue, horizon, inFront, nextOf } from './calls';
 
 const at = (minutes: number) => new Date(Date.UTC(2026, 0, 5, 10, minutes)).toISOString();
 
@@ -80,5 +81,47 @@ describe('the stretch of time shown', () => {
   it('never grows beyond two months', () => {
     const far = horizon([run('a', { usualAt: at(60 * 24 * 300) })], now);
     expect(far.to - now).toBe(86_400 * 60_000);
+  });
+});
+
+describe('the line of a pot', () => {
+  const format = formatFor(undefined);
+  const now = Date.parse(at(30));
+  const window = { startedAt: at(0), rightFrom: at(10), usualAt: at(20), lateFrom: at(25) };
+  const asks = (minute: number) => ({ at: at(minute), words: 'Has it drawn?' });
+
+  it.each([
+    ['what is to come', run('rinse', { hands: asks(32) }), '2:00', 'has it drawn?', 'coming'],
+    ['what is due', run('rinse', { hands: asks(28) }), '+2:00', 'has it drawn?', 'now'],
+    [
+      'what is late',
+      run('rinse', { hands: asks(20), window }),
+      '+5:00',
+      'late, has it drawn?',
+      'late',
+    ],
+    [
+      'what hands are at',
+      run('gel', { needsHands: true, hands: { at: at(29), words: 'Strain' } }),
+      'now',
+      'strain',
+      'now',
+    ],
+    [
+      'what waits for its time',
+      run('soak', { status: 'PLANNED', startedAt: at(90) }),
+      'at 11:30',
+      'begin',
+      'planned',
+    ],
+    [
+      'what is a day away',
+      run('rye', { hands: asks(60 * 26) }),
+      'tomorrow 12:00',
+      'has it drawn?',
+      'coming',
+    ],
+  ])('says of %s how long and what for', (_, pot, time, words, state) => {
+    expect(nextOf(pot, now, format)).toEqual({ time, words, state });
   });
 });

@@ -40,6 +40,13 @@ class SeveralPotsTest {
       phone.see("Put together in the jar");
       phone.tap("Done");
       phone.see("until it may be right");
+      // Ended after seconds it is asked about, once, with what that does; it goes on.
+      goOn(phone);
+      phone.see("Too early:");
+      phone.see("instead of");
+      phone.isAccessible("asked before an early end");
+      phone.tap("Let it go on");
+      phone.see("until it may be right");
       // The gel: stirred from the start, called out, confirmed by its cue.
       phone.go(gel);
       phone.see("Put together in the pot");
@@ -69,6 +76,13 @@ class SeveralPotsTest {
       phone.tap("I see it: done");
       phone.see("Cool to 50 °C");
       laptop.see("Cool to 50 °C");
+
+      // A reading far off is asked back where it was typed, and the step stays.
+      phone.type("°C", "22");
+      phone.tap("Enter");
+      phone.see("would be expected now");
+      assertThat(phone.text()).contains("Cool to 50 °C");
+      phone.type("°C", "");
 
       // Cooling by the probe, and faster by ice.
       phone.tap("Read the probe");
