@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
@@ -67,8 +68,7 @@ public record Holding(Kind kind, String id, String name, double fromMinute, doub
   private record Stretch(double from, double to) {}
 
   /** From the first step to the last that asks for it: what stands between is not put away. */
-  private static Optional<Stretch> stretch(
-      Prediction prediction, java.util.function.Predicate<StepOutcome> asks) {
+  private static Optional<Stretch> stretch(Prediction prediction, Predicate<StepOutcome> asks) {
     List<StepOutcome> steps = prediction.steps().stream().filter(asks).toList();
     return steps.isEmpty()
         ? Optional.empty()

@@ -1,7 +1,6 @@
 package dremsa.core.check;
 
 import dremsa.core.brew.Brew;
-import dremsa.core.brew.Cooling;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.Landmark;
 import dremsa.core.brew.Prediction;
@@ -22,6 +21,7 @@ import dremsa.core.material.MaterialKind;
 import dremsa.core.measure.Said;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
@@ -118,11 +118,6 @@ public record Handling(double belowC, String what, String instead) {
     return Double.isNaN(since) ? OptionalDouble.empty() : OptionalDouble.of(since);
   }
 
-  /** The temperature that the pot has at a minute since the first step, as it is believed, °C. */
-  public static double believed(Prediction prediction, double minute) {
-    return Cooling.celsiusAt(prediction, minute);
-  }
-
   private static final class AtStep implements StepCases.Some<List<Handling>> {
     private static final String POUR =
         "Pour slowly and away from you, through metal or cloth, never through plastic.";
@@ -213,7 +208,7 @@ public record Handling(double belowC, String what, String instead) {
     }
 
     private static String lowered(String name) {
-      return name.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + name.substring(1);
+      return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
     }
   }
 }

@@ -12,7 +12,6 @@ import dremsa.core.formula.Step;
 import dremsa.core.measure.Said;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -135,14 +134,5 @@ public record GoesIn(
       }
     }
     return words;
-  }
-
-  /** What goes in at each step of a brew as it is planned, by the step's index. */
-  public static Map<Integer, List<GoesIn>> planned(Brew brew, Prediction prediction) {
-    Map<Integer, List<GoesIn>> all = new java.util.TreeMap<>();
-    for (StepOutcome outcome : prediction.steps()) {
-      all.put(outcome.index(), at(brew, prediction, Facts.NONE, outcome.index(), Optional.empty()));
-    }
-    return all;
   }
 }

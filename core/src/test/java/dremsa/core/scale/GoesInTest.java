@@ -65,7 +65,7 @@ class GoesInTest {
     assertThat(oil.plannedGrams()).isEmpty();
     assertThat(oil.why()).isEmpty();
     assertThat(GoesIn.at(BREW, PLANNED, Facts.NONE, STRAIN, Optional.empty())).isEmpty();
-    assertThat(GoesIn.planned(BREW, PLANNED).get(0)).hasSize(2);
+    assertThat(GoesIn.at(BREW, PLANNED, Facts.NONE, 0, Optional.empty())).hasSize(2);
   }
 
   @Test
