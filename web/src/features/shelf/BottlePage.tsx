@@ -200,6 +200,11 @@ function Told({ view, format }: { view: BottleView; format: Format }) {
         />
         <HangsOn keeping={keeping} format={format} />
         <AgainstWarning override={view.override} />
+        {view.marks.map((words) => (
+          <p key={words} className="caution">
+            {words}
+          </p>
+        ))}
         <Reasons of={keeping.reasons} />
         <p className="caution">
           Throw it away whatever the day says at: {view.stops.join('; ').toLowerCase()}.

@@ -64,7 +64,7 @@ const view = (part: Partial<BottleLine> = {}): BottleView => ({
   cautions: ['Close your eyes when you spray.'],
   stops: ['Mould: furry, spotted, a skin'],
   happenings: [],
-  marks: [],
+  marks: ['Steep, covered took 10 s, less than 2 h. Strength about 21 %.'],
 });
 
 const shelf = (bottles: BottleLine[]) => ({
@@ -172,6 +172,7 @@ describe('a bottle', () => {
     expect(screen.getByText('FDA Food Code')).toBeTruthy();
     expect(screen.getByText('Makers use it as leave-in spray, rinse.')).toBeTruthy();
     expect(screen.getByText('Close your eyes when you spray.')).toBeTruthy();
+    expect(screen.getByText(/took 10 s, less than 2 h/)).toBeTruthy();
     expect(screen.getByText(/whatever the day says at: mould/)).toBeTruthy();
   });
 
