@@ -67,6 +67,7 @@ export function HandbookPage() {
       </p>
       {answers.length > 0 && (
         <section className="above-l" aria-label="Answers">
+          <h2>{answers.length === 1 ? 'The answer' : 'What answers it best'}</h2>
           <div className="lines">
             {answers.map((e) => (
               <details key={e.id} id={e.id} open className="entry">
