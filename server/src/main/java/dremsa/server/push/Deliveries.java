@@ -18,7 +18,6 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
 import org.jose4j.lang.JoseException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -188,9 +187,7 @@ class Deliveries {
                     row.getTimestamp(12),
                     row.getInt(13)),
             now());
-    List<? extends Future<?>> sent =
-        calls.stream().filter(this::claim).map(c -> senders.submit(() -> send(c))).toList();
-    LOG.debug("{} calls sent", sent.size());
+    calls.stream().filter(this::claim).forEach(call -> senders.execute(() -> send(call)));
   }
 
   private boolean claim(Call call) {

@@ -1,6 +1,7 @@
 package dremsa.server.push;
 
 import dremsa.server.accounts.Member;
+import dremsa.server.accounts.WithoutTurn;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import jakarta.validation.Valid;
@@ -83,7 +84,11 @@ class PushController {
     return new PushView(subscriptions.publicKey(), subscriptions.of(member.household()));
   }
 
-  /** Calls this device from now on; the same address again renews it. */
+  /**
+   * Calls this device from now on; the same address again renews it. Its name is looked up, which
+   * may take long: nobody of the household waits for that.
+   */
+  @WithoutTurn
   @PostMapping("/devices")
   PushView subscribe(@AuthenticationPrincipal Member member, @Valid @RequestBody Subscribe form) {
     addresses
