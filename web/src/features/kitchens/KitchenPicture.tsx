@@ -28,22 +28,19 @@ export function KitchenPicture({
   const inUse = useInUse();
   const held = (inUse.data ?? []).filter((h) => Date.parse(h.from) <= now);
   const cm = TALLEST / Math.max(...kitchen.vessels.map(height), 1);
-  const hobsHeld = held.filter((h) => h.kind === 'HOB');
+  // On which ring a pot stands nobody has said.
+  const hot = held.filter((h) => h.kind === 'HOB');
+  const inVessel = (vessel: Vessel) => held.find((h) => h.kind === 'VESSEL' && h.id === vessel.id);
+  const stateOf = (h: Held | undefined) =>
+    h ? `${h.brew}, till ${format.soon(h.until, now)}` : 'free';
   return (
     <section aria-labelledby="drawn">
       <h2 id="drawn" className="sr">
         What stands in the kitchen
       </h2>
       <ul className="kitchen-shelf">
-        {kitchen.hobs.map((hob, i) => (
-          <Thing
-            key={hob.id}
-            to="hobs"
-            name={hob.name}
-            held={hobsHeld[i]}
-            now={now}
-            format={format}
-          >
+        {kitchen.hobs.map((hob) => (
+          <Thing key={hob.id} to="hobs" name={hob.name}>
             <svg viewBox={`0 0 110 ${FLOOR + 6}`} width="110" aria-hidden>
               <ellipse
                 cx="55"
@@ -59,7 +56,7 @@ export function KitchenPicture({
                 cy="158"
                 rx="28"
                 ry="8"
-                fill={hobsHeld[i] ? 'var(--madder)' : 'none'}
+                fill="none"
                 stroke="var(--ink)"
                 strokeWidth="3"
               />
@@ -71,18 +68,19 @@ export function KitchenPicture({
             key={vessel.id}
             to="vessels"
             name={vessel.name}
-            held={held.find((h) => h.kind === 'VESSEL' && h.id === vessel.id)}
-            now={now}
-            format={format}
+            held={inVessel(vessel)}
+            state={stateOf(inVessel(vessel))}
           >
-            <VesselDrawing
-              vessel={vessel}
-              cm={cm}
-              full={held.some((h) => h.kind === 'VESSEL' && h.id === vessel.id)}
-            />
+            <VesselDrawing vessel={vessel} cm={cm} full={inVessel(vessel) !== undefined} />
           </Thing>
         ))}
       </ul>
+      {hot.length > 0 && (
+        <p>
+          <b>On a hob:</b>{' '}
+          {hot.map((h) => `${h.brew}, till ${format.soon(h.until, now)}`).join('; ')}.
+        </p>
+      )}
     </section>
   );
 }
@@ -128,15 +126,14 @@ function Thing({
   to,
   name,
   held,
-  now,
-  format,
+  state,
   children,
 }: {
   to: string;
   name: string;
   held?: Held;
-  now: number;
-  format: Format;
+  /** What is in it, or that it is free; empty where that is not known of the single thing. */
+  state?: string;
   children: React.ReactNode;
 }) {
   return (
@@ -144,7 +141,7 @@ function Thing({
       <a href={held ? `/brew/${held.batch}` : `#${to}`}>
         {children}
         <b>{name}</b>
-        <span>{held ? `${held.brew}, till ${format.soon(held.until, now)}` : 'free'}</span>
+        {state && <span>{state}</span>}
       </a>
     </li>
   );

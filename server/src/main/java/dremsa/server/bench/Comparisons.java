@@ -4,12 +4,10 @@ import dremsa.core.brew.Prediction;
 import dremsa.core.brew.StepOutcome;
 import dremsa.core.brew.Thickness;
 import dremsa.core.formula.Formula;
-import dremsa.core.keep.Keeping;
 import dremsa.server.accounts.Household;
 import dremsa.server.bench.RunJson.ComparedFigure;
 import dremsa.server.bench.RunJson.ComparedStep;
 import dremsa.server.bench.RunJson.Comparison;
-import dremsa.server.kitchens.Kitchens;
 import dremsa.server.wire.PredictionJson;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -22,10 +20,10 @@ import org.springframework.stereotype.Component;
 class Comparisons {
   private final Runs runs;
 
-  private final Kitchens kitchens;
+  private final RunKeeping keeping;
 
-  Comparisons(Runs runs, Kitchens kitchens) {
-    this.kitchens = kitchens;
+  Comparisons(Runs runs, RunKeeping keeping) {
+    this.keeping = keeping;
     this.runs = runs;
   }
 
@@ -73,12 +71,8 @@ class Comparisons {
 
   private LocalDate lastDay(Household household, Batch batch, Runs.Run planned) {
     Instant bottled = Moment.after(batch.startedAt(), planned.prediction().heat().bottledMinute());
-    return Keeping.inFridge(
-            batch.startedAt(),
-            household.zone(),
-            household.school(),
-            kitchens.climates(household.id()))
-        .withInherited(List.copyOf(planned.ages().values()))
+    return keeping
+        .of(household, batch, planned)
         .judge(planned.brew(), planned.prediction(), bottled)
         .lastDay();
   }

@@ -3,7 +3,6 @@ package dremsa.server.bench;
 import dremsa.core.brew.Cooling;
 import dremsa.core.brew.Landmark;
 import dremsa.core.formula.Step;
-import dremsa.core.keep.Keeping;
 import dremsa.core.keep.Reason;
 import dremsa.core.keep.Verdict;
 import dremsa.server.accounts.Household;
@@ -12,7 +11,6 @@ import dremsa.server.bench.RunJson.CoolingLandmark;
 import dremsa.server.bench.RunJson.CoolingLine;
 import dremsa.server.bench.RunJson.CoolingView;
 import dremsa.server.http.Problem;
-import dremsa.server.kitchens.Kitchens;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,10 +23,10 @@ class CoolingWays {
   private final Runs runs;
   private final Log log;
   private final Households households;
-  private final Kitchens kitchens;
+  private final RunKeeping keeping;
 
-  CoolingWays(Runs runs, Log log, Households households, Kitchens kitchens) {
-    this.kitchens = kitchens;
+  CoolingWays(Runs runs, Log log, Households households, RunKeeping keeping) {
+    this.keeping = keeping;
     this.runs = runs;
     this.log = log;
     this.households = households;
@@ -65,12 +63,8 @@ class CoolingWays {
 
   private Verdict judge(Household household, Batch batch, Runs.Run run, Cooling.Choice choice) {
     Instant bottled = Moment.after(batch.startedAt(), choice.prediction().heat().bottledMinute());
-    return Keeping.inFridge(
-            batch.startedAt(),
-            household.zone(),
-            household.school(),
-            kitchens.climates(household.id()))
-        .withInherited(List.copyOf(run.ages().values()))
+    return keeping
+        .of(household, batch, run)
         .judge(run.brew().with(choice.formula()), choice.prediction(), bottled);
   }
 

@@ -5,12 +5,10 @@ import dremsa.core.brew.Prediction;
 import dremsa.core.brew.Reading;
 import dremsa.core.brew.StepFacts;
 import dremsa.core.check.Ending;
-import dremsa.core.keep.Keeping;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
-import dremsa.server.kitchens.Kitchens;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -25,11 +23,11 @@ class Endings {
   static final String EARLY = "early";
 
   private final Households households;
-  private final Kitchens kitchens;
+  private final RunKeeping keeping;
 
-  Endings(Households households, Kitchens kitchens) {
+  Endings(Households households, RunKeeping keeping) {
     this.households = households;
-    this.kitchens = kitchens;
+    this.keeping = keeping;
   }
 
   /**
@@ -70,12 +68,8 @@ class Endings {
   }
 
   private LocalDate lastDay(Household household, Batch batch, Runs.Run run, Prediction prediction) {
-    return Keeping.inFridge(
-            batch.startedAt(),
-            household.zone(),
-            household.school(),
-            kitchens.climates(household.id()))
-        .withInherited(List.copyOf(run.ages().values()))
+    return keeping
+        .of(household, batch, run)
         .judge(
             run.brew(),
             prediction,

@@ -7,12 +7,10 @@ import dremsa.core.check.HardStop;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepKind;
 import dremsa.core.formula.Window;
-import dremsa.core.keep.Keeping;
 import dremsa.core.keep.Verdict;
 import dremsa.server.accounts.Household;
 import dremsa.server.bench.RunJson.DayLine;
 import dremsa.server.bench.RunJson.StandingLine;
-import dremsa.server.kitchens.Kitchens;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -30,10 +28,10 @@ class Standings {
   /** From so long on a step is looked at by the day. */
   private static final double LONG_MIN = 8 * 60;
 
-  private final Kitchens kitchens;
+  private final RunKeeping keeping;
 
-  Standings(Kitchens kitchens) {
-    this.kitchens = kitchens;
+  Standings(RunKeeping keeping) {
+    this.keeping = keeping;
   }
 
   Optional<StandingLine> of(Household household, Batch batch, Runs.Run run, Instant now) {
@@ -49,14 +47,7 @@ class Standings {
         ferments
             ? Optional.of(Ripening.of(run.facts().of(batch.step()), run.brew().kitchen(), elapsed))
             : Optional.empty();
-    Verdict verdict =
-        Keeping.inFridge(
-                batch.startedAt(),
-                household.zone(),
-                household.school(),
-                kitchens.climates(household.id()))
-            .withInherited(List.copyOf(run.ages().values()))
-            .judge(run.brew(), run.prediction(), now);
+    Verdict verdict = keeping.of(household, batch, run).judge(run.brew(), run.prediction(), now);
     boolean budget = !Double.isInfinite(verdict.budgetHours());
     double usual = window.get().usual() + present.extendedMin();
     return Optional.of(
