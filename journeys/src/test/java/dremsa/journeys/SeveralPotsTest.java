@@ -125,9 +125,14 @@ class SeveralPotsTest {
     }
   }
 
-  /** The one obvious tap of a step, whatever it says. */
+  /** The one obvious tap of a step, whatever it says, as soon as the tap before it is through. */
   private static void goOn(Browser phone) {
-    phone.script("document.querySelector('.actions button').click()");
+    phone.until(
+        () ->
+            Boolean.TRUE.equals(
+                phone.script(
+                    "const b = document.querySelector('.actions button');"
+                        + "if (!b || b.disabled) return false; b.click(); return true;")));
   }
 
   /** Measures a formula as it is proposed and starts it; gives its address. */
