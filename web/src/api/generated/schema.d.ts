@@ -586,6 +586,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formulas/measured": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * A formula with the amount of one ingredient written in another unit
+         * @description The same amount: by how the batch comes out, to three figures.
+         */
+        post: operations["measured"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas/read": {
         parameters: {
             query?: never;
@@ -617,6 +637,26 @@ export interface paths {
         put?: never;
         /** Take several formulas in, all of them or none */
         post: operations["take_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/with": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * A formula with one more ingredient: where it belongs, in its own unit
+         * @description A preservative as a percentage and a scent in drops, stirred into the cool brew; herbs and liquids with the others. The amount is a low, usual one to begin with.
+         */
+        post: operations["with"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1118,6 +1158,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/material-kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The kinds of materials, with what may be known of one of each */
+        get: operations["kinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/materials": {
         parameters: {
             query?: never;
@@ -1521,6 +1578,8 @@ export interface components {
             highGrams: number;
             /** Format: double */
             millilitres: number;
+            /** Format: double */
+            drops?: number;
             beside: string[];
             slips: components["schemas"]["FindingJson"][];
         };
@@ -2298,6 +2357,10 @@ export interface components {
             plant: boolean;
             material: string;
         };
+        Joined: {
+            formula: components["schemas"]["FormulaJson"];
+            material: string;
+        };
         KeepForm: {
             note: string;
         };
@@ -2335,6 +2398,12 @@ export interface components {
             name: string;
             /** @enum {string} */
             status: "PLANNED" | "RUNNING" | "DIVIDED" | "BOTTLED" | "GIVEN_UP";
+        };
+        KindJson: {
+            /** @enum {string} */
+            kind: "WATER" | "LEAF" | "FLOWER" | "ROOT" | "BARK" | "BUD" | "SEED" | "GUM_SEED" | "GRAIN" | "SEAWEED" | "POWDER" | "GUM_POWDER" | "FRESH_LEAF" | "FRESH_PLANT" | "ALOE_LEAF" | "JUICE" | "ACID" | "SPIRIT" | "GLYCERIN" | "CARRIER_OIL" | "INFUSED_OIL" | "ESSENTIAL_OIL" | "FRAGRANCE" | "PRESERVATIVE" | "POWDER_ADDITIVE" | "CONDITIONER" | "BREW";
+            words: string;
+            figures: components["schemas"]["PropertyJson"][];
         };
         KitchenForm: {
             kitchen: components["schemas"]["KitchenJson"];
@@ -2811,6 +2880,17 @@ export interface components {
                 high?: number;
             }[];
         };
+        PropertyJson: {
+            /** @enum {string} */
+            property: "DENSITY" | "WATER_SHARE" | "HOLD" | "HOLD_HOT" | "HOLD_SQUEEZED" | "FAST_SHARE" | "SLOW_RATE" | "GUM_YIELD" | "GUM_POWER" | "ALCOHOL" | "ACID" | "CITRIC_ACID" | "MALIC_ACID" | "ASCORBIC_ACID" | "SORBIC_ACID" | "BENZOIC_ACID" | "DEHYDROACETIC_ACID" | "BASE" | "OWN_PH" | "DROP" | "PIECE" | "SPRIG" | "DOSE" | "LIMIT_LEAVE_ON" | "LIMIT_RINSE_OFF" | "WORKING_PH" | "MAX_TEMPERATURE";
+            words: string;
+            unit: string;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            ranged: boolean;
+        };
         PushView: {
             publicKey: string;
             devices: components["schemas"]["Called"][];
@@ -2879,6 +2959,14 @@ export interface components {
             reason: "DATE" | "MOULD" | "SMELL" | "SEPARATED" | "DISLIKED" | "SPILLED" | "OTHER";
             /** Format: double */
             millilitres: number;
+        };
+        Remeasured: {
+            formula: components["schemas"]["FormulaJson"];
+            key: string;
+            /** @enum {string} */
+            unit: "PARTS" | "PERCENT" | "DROPS";
+            /** Format: double */
+            grams?: number;
         };
         RunLine: {
             /** Format: uuid */
@@ -4929,6 +5017,39 @@ export interface operations {
             };
         };
     };
+    measured: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Remeasured"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaJson"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     read_1: {
         parameters: {
             query?: never;
@@ -4982,6 +5103,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FormulaState"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    with: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Joined"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaJson"];
                 };
             };
             /** @description A problem detail (RFC 9457) */
@@ -6121,6 +6275,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StoresView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    kinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KindJson"][];
                 };
             };
             /** @description A problem detail (RFC 9457) */

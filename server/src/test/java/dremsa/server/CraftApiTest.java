@@ -47,6 +47,18 @@ class CraftApiTest {
   }
 
   @Test
+  void halfABottleIsNoNumberOfBottles() {
+    Visitor.Answer answer =
+        OWNER.raw(
+            URL,
+            "{\"formulaId\":\"linseed-gel\",\"target\":{\"kind\":\"BOTTLES\",\"count\":2.5,"
+                + "\"size\":{\"value\":100,\"unit\":\"ml\"}}}");
+    assertThat(answer.status()).isEqualTo(400);
+    assertThat(answer.fields()).containsExactly("target.count");
+    assertThat(answer.at("/errors").get(0).get("message").asString()).contains("whole number");
+  }
+
+  @Test
   void everyOfferedVariantAndChoiceOfEveryFormulaCanBeAskedFor() {
     for (JsonNode line : OWNER.get("/api/formulas").body()) {
       String id = line.get("id").asString();

@@ -89,6 +89,41 @@ class FormulasTest {
   }
 
   @Test
+  void whatIsAddedGoesWhereItsKindBelongsAndKeepsItsAmountInAnotherUnit() {
+    JsonNode gel = owner.get("/api/formulas/linseed-gel").at("/formula");
+    Visitor.Answer with =
+        owner.raw(
+            "/api/formulas/with", "{\"material\":\"sodium-benzoate\",\"formula\":" + gel + "}");
+    assertThat(with.status()).as(with.body().toString()).isEqualTo(200);
+    JsonNode line = with.at("/ingredients").get(with.at("/ingredients").size() - 1);
+    assertThat(line.get("percent").asDouble()).isPositive();
+    Visitor.Answer parts =
+        owner.raw(
+            "/api/formulas/measured",
+            "{\"key\":\"sodium-benzoate\",\"unit\":\"PARTS\",\"formula\":" + with.body() + "}");
+    assertThat(parts.status()).as(parts.body().toString()).isEqualTo(200);
+    JsonNode other = parts.at("/ingredients").get(parts.at("/ingredients").size() - 1);
+    assertThat(other.get("parts").asDouble())
+        .isPositive()
+        .isNotEqualTo(line.get("percent").asDouble());
+    assertThat(
+            owner
+                .raw(
+                    "/api/formulas/measured",
+                    "{\"key\":\"linseed\",\"unit\":\"DROPS\",\"formula\":" + gel + "}")
+                .fields())
+        .hasSize(1)
+        .first()
+        .asString()
+        .startsWith("formula.ingredients[");
+    assertThat(
+            owner
+                .raw("/api/formulas/with", "{\"material\":\"unicorn\",\"formula\":" + gel + "}")
+                .fields())
+        .containsExactly("material");
+  }
+
+  @Test
   void takenAwayItComesBackWhole() {
     Visitor.Answer made = made(Map.of("copyOf", "linseed-gel"));
     String id = made.text("/id");

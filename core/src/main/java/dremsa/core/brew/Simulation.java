@@ -30,6 +30,7 @@ import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Property;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -262,9 +263,16 @@ final class Simulation {
     double heatBefore = pot.heatCapacity() * pot.celsius;
     double capacityBefore = pot.heatCapacity();
     pot.vessel = vessel;
+    // A dose that goes in this early is a dose of what is put together here.
+    double parts = pot.liquid() + pot.plantGrams();
     for (String key : combine.ingredients()) {
+      parts += brew.partsOf(key) * scale;
+    }
+    double together = parts / Math.max(0.01, 1 - shares(combine));
+    for (String key : doses(combine.ingredients())) {
       double before = pot.heatCapacity();
-      Material material = put(key, weighed(key, brew.partsOf(key) * scale));
+      double grams = grams(formula.ingredient(key).orElseThrow(), together, pot.millilitres());
+      Material material = put(key, weighed(key, grams));
       double celsius =
           hot && material.kind() == MaterialKind.WATER ? k.pouredWater : k.climate.roomC();
       heatBefore += (pot.heatCapacity() - before) * celsius;
@@ -280,6 +288,23 @@ final class Simulation {
     if (contents > safe * 1.03 && vessel.kind() != VesselKind.BLENDER) {
       troubles.add(new Trouble.TooFull(index, vessel.name(), contents, safe));
     }
+  }
+
+  /** The same keys, those last whose amount hangs on the others. */
+  private List<String> doses(List<String> keys) {
+    return keys.stream().sorted(Comparator.comparing(key -> brew.partsOf(key) == 0)).toList();
+  }
+
+  /** The share of a step's mass that goes in as percentages, 0 to 1. */
+  private double shares(Step step) {
+    double shares = 0;
+    for (String key : step.ingredients()) {
+      if (formula.ingredient(key).orElseThrow().proportion()
+          instanceof Proportion.PercentOfFinished percent) {
+        shares += percent.percent() / 100;
+      }
+    }
+    return shares;
   }
 
   private Material put(String key, double grams) {
@@ -382,13 +407,9 @@ final class Simulation {
       Step later = formula.steps().get(i);
       if (later.stirredBelow().isPresent()) {
         for (String key : later.ingredients()) {
-          Proportion proportion = formula.ingredient(key).orElseThrow().proportion();
-          if (proportion instanceof Proportion.Parts p) {
-            parts += p.grams() * scale;
-          } else if (proportion instanceof Proportion.PercentOfFinished percent) {
-            shares += percent.percent() / 100;
-          }
+          parts += brew.partsOf(key) * scale;
         }
+        shares += shares(later);
       }
     }
     double finished = parts / Math.max(0.01, 1 - shares);

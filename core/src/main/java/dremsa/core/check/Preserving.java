@@ -62,6 +62,7 @@ final class Preserving {
 
   private static String words(Preservation.Fault fault) {
     return switch (fault) {
+      case NOT_KNOWN -> "its dose or the pH at which it works is not written down";
       case TOO_LITTLE -> "too little of it";
       case TOO_MUCH -> "more than its range";
       case WRONG_PH -> "not at this pH";
@@ -74,6 +75,7 @@ final class Preserving {
 
   private static String cure(Preservation.Fault fault) {
     return switch (fault) {
+      case NOT_KNOWN -> "Write both down, from its data sheet, among the materials.";
       case TOO_LITTLE, TOO_MUCH -> "Weigh its dose of the finished mass.";
       case PH_NOT_READ, UNSURE_PH -> "Measure the pH when all is stirred in, and enter it.";
       case WRONG_PH -> "Measure the pH and bring it into its range, or choose another.";

@@ -116,8 +116,7 @@ final class StepOrder {
                 "Name it in a step, or take it off the list."));
       }
       MaterialKind kind = brew.materials().get(i).kind();
-      if (ingredient.proportion() instanceof Proportion.DropsPer100Ml
-          && (kind.isPlant() || kind == MaterialKind.POWDER_ADDITIVE)) {
+      if (ingredient.proportion() instanceof Proportion.DropsPer100Ml && !kind.isCountedInDrops()) {
         findings.add(
             new Finding(
                 Code.DROPS_OF_SOLID,

@@ -108,6 +108,22 @@ public sealed interface Change {
       return new With(ingredient, Optional.empty(), 40);
     }
 
+    /**
+     * Stirred in at the end: with what is stirred in there already, where that is cool enough, else
+     * by itself.
+     *
+     * @param belowC °C
+     */
+    public static With atTheEnd(Formula formula, Ingredient ingredient, double belowC) {
+      List<Step> steps = formula.steps();
+      for (int i = beforeFilling(steps) - 1; i >= 0 && !heats(steps.get(i)); i--) {
+        if (steps.get(i).stirredBelow().orElse(Double.POSITIVE_INFINITY) <= belowC) {
+          return new With(ingredient, Optional.of(StepRef.of(steps, i)), belowC);
+        }
+      }
+      return new With(ingredient, Optional.empty(), belowC);
+    }
+
     @Override
     public Formula apply(Formula formula) {
       List<Ingredient> more = new ArrayList<>(formula.ingredients());
@@ -121,8 +137,10 @@ public sealed interface Change {
       } else {
         int end = beforeFilling(steps);
         steps.add(end, new Step.Add(List.of(ingredient.key()), belowC, Guide.NONE));
-        // What must not be hot waits until the brew is cool.
-        steps.add(end, new Step.Cool(belowC, Step.CoolingWay.COUNTER, true, Guide.NONE));
+        if (mayBeHotterThan(belowC, steps.subList(0, end))) {
+          // What must not be hot waits until the brew is cool.
+          steps.add(end, new Step.Cool(belowC, Step.CoolingWay.COUNTER, true, Guide.NONE));
+        }
       }
       return formula.with(more, steps);
     }
@@ -178,13 +196,30 @@ public sealed interface Change {
     }
   }
 
+  /** Where what is stirred in at the end goes: before the brew is divided or bottled. */
   private static int beforeFilling(List<Step> steps) {
     for (int i = 0; i < steps.size(); i++) {
-      if (steps.get(i).fills().isPresent()) {
+      if (steps.get(i).fills().isPresent() || steps.get(i).kind() == StepKind.DIVIDE) {
         return i;
       }
     }
     return steps.size();
+  }
+
+  /** Whether the brew was heated and has not been cooled to a temperature since. */
+  private static boolean mayBeHotterThan(double celsius, List<Step> steps) {
+    boolean hot = false;
+    for (Step step : steps) {
+      hot |= heats(step);
+      if (step instanceof Step.Cool cool && cool.toC() <= celsius) {
+        hot = false;
+      }
+    }
+    return hot;
+  }
+
+  private static boolean heats(Step step) {
+    return step.onHob() || step.pouredHot();
   }
 
   private static void present(Formula formula, String key) {

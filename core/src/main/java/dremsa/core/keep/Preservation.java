@@ -26,6 +26,8 @@ public record Preservation(Material material, double percent, List<Fault> faults
 
   /** Why it does not work. */
   public enum Fault {
+    /** Nobody wrote down its dose, or the pH at which it works: it is not counted on. */
+    NOT_KNOWN,
     TOO_LITTLE,
     TOO_MUCH,
     WRONG_PH,
@@ -65,6 +67,9 @@ public record Preservation(Material material, double percent, List<Fault> faults
     Material material = preserver.material();
     double percent = 100 * preserver.grams() / Math.max(1e-9, brew.grams());
     List<Fault> faults = new ArrayList<>();
+    if (!material.figures().keySet().containsAll(List.of(Property.DOSE, Property.WORKING_PH))) {
+      faults.add(Fault.NOT_KNOWN);
+    }
     material
         .figure(Property.DOSE)
         .ifPresent(

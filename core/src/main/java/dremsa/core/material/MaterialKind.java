@@ -1,5 +1,7 @@
 package dremsa.core.material;
 
+import java.util.List;
+
 /** What sort of thing a material is; decides the default figures and what may be done with it. */
 public enum MaterialKind {
   WATER("water", Role.LIQUID),
@@ -66,6 +68,66 @@ public enum MaterialKind {
   /** A plant part that still carries its own water. */
   public boolean isFresh() {
     return this == FRESH_LEAF || this == FRESH_PLANT || this == ALOE_LEAF;
+  }
+
+  /** Whether it is a liquid, of which drops can be counted. */
+  public boolean isCountedInDrops() {
+    return !isPlant() && this != POWDER_ADDITIVE;
+  }
+
+  /** The figures that a maker may know of a material of this kind, the telling ones first. */
+  public List<Property> asked() {
+    return switch (this) {
+      case WATER, BREW -> List.of();
+      case GUM_SEED, GUM_POWDER, SEAWEED ->
+          List.of(
+              Property.GUM_YIELD,
+              Property.GUM_POWER,
+              Property.HOLD,
+              Property.HOLD_HOT,
+              Property.HOLD_SQUEEZED,
+              Property.DENSITY);
+      case FRESH_LEAF, FRESH_PLANT, ALOE_LEAF ->
+          List.of(
+              Property.WATER_SHARE,
+              Property.HOLD,
+              Property.DENSITY,
+              Property.PIECE,
+              Property.SPRIG,
+              Property.OWN_PH);
+      case LEAF, FLOWER, ROOT, BARK, BUD, SEED, GRAIN, POWDER ->
+          List.of(
+              Property.HOLD,
+              Property.DENSITY,
+              Property.FAST_SHARE,
+              Property.SLOW_RATE,
+              Property.PIECE,
+              Property.OWN_PH);
+      case JUICE ->
+          List.of(Property.CITRIC_ACID, Property.OWN_PH, Property.WATER_SHARE, Property.DENSITY);
+      case ACID -> List.of(Property.ACID, Property.CITRIC_ACID, Property.OWN_PH, Property.DENSITY);
+      case SPIRIT -> List.of(Property.ALCOHOL, Property.DENSITY);
+      case GLYCERIN, CARRIER_OIL, INFUSED_OIL -> List.of(Property.DENSITY, Property.DROP);
+      case CONDITIONER -> List.of(Property.WATER_SHARE, Property.OWN_PH, Property.DENSITY);
+      case ESSENTIAL_OIL, FRAGRANCE ->
+          List.of(
+              Property.LIMIT_LEAVE_ON, Property.LIMIT_RINSE_OFF, Property.DROP, Property.DENSITY);
+      case PRESERVATIVE ->
+          List.of(
+              Property.DOSE,
+              Property.WORKING_PH,
+              Property.MAX_TEMPERATURE,
+              Property.LIMIT_LEAVE_ON,
+              Property.LIMIT_RINSE_OFF,
+              Property.DENSITY);
+      case POWDER_ADDITIVE ->
+          List.of(
+              Property.DOSE,
+              Property.MAX_TEMPERATURE,
+              Property.LIMIT_LEAVE_ON,
+              Property.LIMIT_RINSE_OFF,
+              Property.DENSITY);
+    };
   }
 
   /** Fine enough to pass a sieve and block a nozzle. */

@@ -80,6 +80,11 @@ public enum Property {
     return words;
   }
 
+  /** Whether a span belongs to it, from the least to the most that works. */
+  public boolean isSpan() {
+    return this == DOSE || this == WORKING_PH;
+  }
+
   /** The unit its figures are written in. */
   public String unit() {
     return unit;

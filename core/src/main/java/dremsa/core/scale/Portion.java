@@ -32,6 +32,9 @@ public record Portion(
     ScoopedAmount scooped,
     Optional<Integer> drops,
     Optional<Double> weighed) {
+  /** A drop of what has none of its own, mL; from memory: twenty to the millilitre. */
+  static final double PLAIN_DROP_ML = 0.05;
+
   /** Coarser than this the scale does not tell an amount. */
   private static final double COARSEST = 0.1;
 
@@ -41,7 +44,7 @@ public record Portion(
     Optional<Integer> drops =
         ingredient.proportion() instanceof Proportion.DropsPer100Ml
             ? Optional.of(
-                (int) Math.floor(millilitres / material.value(Property.DROP, 0.05) + 1e-6))
+                (int) Math.floor(millilitres / material.value(Property.DROP, PLAIN_DROP_ML) + 1e-6))
             : Optional.empty();
     return new Portion(
         ingredient.key(),

@@ -45,7 +45,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class FormulaController {
   /** The size at which a list tells how long a brew takes, mL. */
-  private static final double TOLD_AT_ML = 500;
+  static final double TOLD_AT_ML = 500;
 
   private static final String PLAIN = "d9cfb0";
 

@@ -176,7 +176,7 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
           type.isEnum()
               ? "one of " + String.join(", ", names(type))
               : Number.class.isAssignableFrom(type) || type.isPrimitive()
-                  ? "a number"
+                  ? format.getValue() instanceof Number ? "a whole number" : "a number"
                   : "of another form";
       return invalid(
           FieldProblem.of(path(format), value, "'" + value + "' must be " + wanted + "."));

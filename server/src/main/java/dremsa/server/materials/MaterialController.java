@@ -3,12 +3,14 @@ package dremsa.server.materials;
 import dremsa.core.check.AmountSlips;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
+import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Materials;
 import dremsa.core.material.Property;
 import dremsa.core.material.Substitution;
 import dremsa.core.material.Weighed;
 import dremsa.core.measure.AmountReader;
 import dremsa.core.measure.Figure;
+import dremsa.core.measure.KitchenMeasures;
 import dremsa.core.measure.TypedAmount;
 import dremsa.core.measure.UnreadableAmountException;
 import dremsa.server.accounts.Household;
@@ -22,10 +24,12 @@ import dremsa.server.wire.MaterialJson;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import org.hibernate.validator.constraints.Range;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -59,6 +63,40 @@ class MaterialController {
     Set<String> own = materials.ownIds(member.household());
     return materials.of(member.household()).all().stream()
         .map(material -> MaterialJson.of(material, own.contains(material.id())))
+        .toList();
+  }
+
+  /** A kind of material, with the figures that may be known of one. */
+  record KindJson(MaterialKind kind, String words, List<PropertyJson> figures) {
+    static KindJson of(MaterialKind kind) {
+      return new KindJson(kind, kind.words(), kind.asked().stream().map(PropertyJson::of).toList());
+    }
+  }
+
+  /**
+   * A figure that may be known.
+   *
+   * @param ranged whether it is a span by its nature, such as a dose
+   */
+  record PropertyJson(
+      Property property, String words, String unit, double least, double most, boolean ranged) {
+    static PropertyJson of(Property property) {
+      return new PropertyJson(
+          property,
+          property.words(),
+          property.unit(),
+          property.least(),
+          property.most(),
+          property.isSpan());
+    }
+  }
+
+  @Operation(summary = "The kinds of materials, with what may be known of one of each")
+  @GetMapping("/api/material-kinds")
+  List<KindJson> kinds() {
+    return Arrays.stream(MaterialKind.values())
+        .filter(kind -> !kind.asked().isEmpty())
+        .map(KindJson::of)
         .toList();
   }
 
@@ -119,6 +157,7 @@ class MaterialController {
    * @param read as it was understood
    * @param grams with its range: for the smaller number and the lighter measure, and the reverse
    * @param millilitres of a dry herb its bulk
+   * @param drops where drops were counted
    * @param beside the same in other measures
    * @param slips what there is to ask back
    */
@@ -128,6 +167,7 @@ class MaterialController {
       double grams,
       double highGrams,
       double millilitres,
+      @Nullable Double drops,
       List<String> beside,
       List<FindingJson> slips) {}
 
@@ -151,6 +191,7 @@ class MaterialController {
           weighed.grams(),
           weighed.highGrams(),
           weighed.millilitres(),
+          typed.measure().equals(KitchenMeasures.DROP) ? typed.value() : null,
           weighed.beside(),
           AmountSlips.of(typed, of).stream().map(FindingJson::of).toList());
     } catch (UnreadableAmountException e) {
