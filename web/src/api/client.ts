@@ -158,6 +158,7 @@ export const keys = {
   formulas: ['household', 'formulas'] as const,
   formula: (id: string) => ['household', 'formulas', id] as const,
   materials: ['household', 'materials'] as const,
+  kinds: ['household', 'kinds'] as const,
   stores: ['household', 'stores'] as const,
   shopping: ['household', 'shopping'] as const,
   handbook: ['household', 'handbook'] as const,

@@ -20,6 +20,7 @@ import {
   HistoryPage,
   KitchenPage,
   LabelsPage,
+  MaterialsPage,
   MeasurePage,
   NewFormulaPage,
   NewHousehold,
@@ -97,6 +98,8 @@ function Views() {
         <Route path="/choose/new" element={<NewFormulaPage />} />
         <Route path="/choose/take-in" element={<TakeInPage />} />
         <Route path="/choose/stores" element={<StoresPage />} />
+        <Route path="/choose/materials" element={<MaterialsPage />} />
+        <Route path="/choose/materials/:material" element={<MaterialsPage />} />
         <Route path="/choose/:id" element={<FormulaPage />} />
         <Route path="/choose/:id/measure" element={<MeasurePage />} />
         <Route path="/choose/:id/change" element={<EditorPage />} />

@@ -22,6 +22,10 @@ export const HandbookPage = page(() => import('../features/handbook/HandbookPage
 export const HistoryPage = page(() => import('../features/shelf/HistoryPage'), 'HistoryPage');
 export const KitchenPage = page(() => import('../features/kitchens/KitchenPage'), 'KitchenPage');
 export const LabelsPage = page(() => import('../features/shelf/LabelsPage'), 'LabelsPage');
+export const MaterialsPage = page(
+  () => import('../features/materials/MaterialsPage'),
+  'MaterialsPage',
+);
 export const MeasurePage = page(() => import('../features/predictions/MeasurePage'), 'MeasurePage');
 export const NewFormulaPage = page(
   () => import('../features/formulas/NewFormulaPage'),

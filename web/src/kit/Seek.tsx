@@ -1,43 +1,70 @@
-import { TextInput, type TextInputProps } from '@mantine/core';
-import { useId, useState } from 'react';
+import { Select, type ComboboxItem, type SelectProps } from '@mantine/core';
+import { useState, type ReactNode } from 'react';
 import type { Option } from './Choice';
+import { seek } from './seek';
 
-interface Props extends Omit<TextInputProps, 'value' | 'onChange' | 'data' | 'list'> {
-  data: readonly Option[];
-  value: string | null;
-  /** Told when a name of the list stands there in full. */
-  onChange: (value: string) => void;
+/** An option that is also found by what it is and by its other names. */
+export interface Sighted extends Option {
+  /** Shown small beside the name, such as its kind. */
+  beside?: string;
+  /** Further words that it is found by. */
+  also?: string;
 }
 
-/** One of a long list, found by typing a part of its name. */
-export function Seek({ data, value, onChange, onBlur, ...field }: Props) {
-  const list = useId();
+interface Props extends Omit<SelectProps, 'value' | 'onChange' | 'data' | 'filter'> {
+  data: readonly Sighted[];
+  value: string | null;
+  onChange: (value: string) => void;
+  /** Said, or offered, where nothing is found. */
+  nothing?: ReactNode;
+}
+
+/** Most that is laid out at once: who needs more types another letter. */
+const MOST = 40;
+
+/** One of a long list, found by any word of its name, its kind or its other names. */
+export function Seek({ data, value, onChange, nothing, ...field }: Props) {
   const [typed, setTyped] = useState<string>();
-  const chosen = data.find((o) => o.value === value)?.label ?? '';
-  const take = (text: string) => {
-    const found = data.find((o) => o.label.toLowerCase() === text.trim().toLowerCase());
-    setTyped(found ? undefined : text);
-    if (found && found.value !== value) onChange(found.value);
-  };
+  const byId = new Map(data.map((o) => [o.value, o]));
+  const entries = data.map((o) => ({
+    part: '',
+    title: o.label,
+    text: `${o.beside ?? ''} ${o.also ?? ''}`,
+    option: { value: o.value, label: o.label },
+  }));
+  const shown = value ? byId.get(value)?.label : undefined;
   return (
-    <>
-      <TextInput
-        {...field}
-        list={list}
-        value={typed ?? chosen}
-        onFocus={(e) => e.currentTarget.select()}
-        onChange={(e) => take(e.currentTarget.value)}
-        onBlur={(e) => {
-          // What is none of the list is not kept.
-          setTyped(undefined);
-          onBlur?.(e);
-        }}
-      />
-      <datalist id={list}>
-        {data.map((o) => (
-          <option key={o.value} value={o.label} />
-        ))}
-      </datalist>
-    </>
+    <Select
+      {...field}
+      searchable
+      // The labels must be all different: each says its own.
+      data={entries.map((e) => e.option)}
+      value={value}
+      searchValue={typed ?? shown ?? ''}
+      onSearchChange={setTyped}
+      onChange={(id) => {
+        setTyped(undefined);
+        if (id && id !== value) onChange(id);
+      }}
+      onBlur={() => setTyped(undefined)}
+      onFocus={(e) => e.currentTarget.select()}
+      filter={({ search }): ComboboxItem[] =>
+        (search.trim() && search !== shown ? seek(search, entries) : entries)
+          .slice(0, MOST)
+          .map((e) => e.option)
+      }
+      allowDeselect={false}
+      selectFirstOptionOnChange
+      maxDropdownHeight={300}
+      nothingFoundMessage={nothing ?? 'Nothing here is called that.'}
+      renderOption={({ option }) => (
+        <span>
+          {option.label}{' '}
+          {byId.get(option.value)?.beside && (
+            <span className="beside">{byId.get(option.value)!.beside}</span>
+          )}
+        </span>
+      )}
+    />
   );
 }

@@ -37,18 +37,32 @@ describe('a choice', () => {
 });
 
 describe('a long list', () => {
-  it('takes a name in full, whatever its capitals, and keeps no other', async () => {
+  const field = () => screen.getByRole('combobox', { name: 'What' });
+
+  it('is found by any word of it and keeps what is not chosen', async () => {
     const told = vi.fn();
     show(<Seek label="What" data={HERBS} value="sage" onChange={told} />);
-    const field = screen.getByLabelText('What');
-    await userEvent.clear(field);
-    await userEvent.type(field, 'pepper');
+    await userEvent.clear(field());
+    await userEvent.type(field(), 'PEPPER');
+    expect(screen.getAllByRole('option').map((o) => o.textContent.trim())).toEqual(['Peppermint']);
     expect(told).not.toHaveBeenCalled();
-    await userEvent.type(field, 'Mint');
+    await userEvent.keyboard('{Enter}');
     expect(told).toHaveBeenCalledExactlyOnceWith('mint');
-    await userEvent.type(field, 'x');
+    await userEvent.type(field(), 'x');
     await userEvent.tab();
-    expect(field).toHaveValue('Sage');
+    expect(field()).toHaveValue('Sage');
+  });
+
+  it('is found by its kind and by another name, and says when there is nothing', async () => {
+    const flax = { value: 'linseed', label: 'Linseed', beside: 'gum seed', also: 'Linum' };
+    show(<Seek label="What" data={[...HERBS, flax]} value={null} onChange={() => {}} />);
+    for (const word of ['flax', 'gum seeds', 'linum']) {
+      await userEvent.clear(field());
+      await userEvent.type(field(), word);
+      expect(screen.getAllByRole('option')[0]).toHaveTextContent('Linseed');
+    }
+    await userEvent.type(field(), ' of the moon');
+    expect(screen.getByText('Nothing here is called that.')).toBeInTheDocument();
   });
 });
 

@@ -3,6 +3,7 @@ import { useId } from 'react';
 import type { Prediction, StepPlan } from '../api/client';
 import { duration, type Format } from '../kit/format';
 import { brewFrame, type BrewFrame } from './brewFrame';
+import { clearPlace } from './clearPlace';
 import { Patterns } from './Patterns';
 import { useDrag } from './useDrag';
 
@@ -120,13 +121,13 @@ function Temperature({
   format: Format;
   readings: NonNullable<Props['readings']>;
 }) {
-  const line = prediction.trace.map(
-    (p) => `${f.x(p.minute).toFixed(1)} ${f.y(p.celsius).toFixed(1)}`,
-  );
-  const endC = prediction.trace.at(-1)?.celsius ?? 0;
-  const startC = prediction.trace[0]?.celsius ?? 0;
-  /** Where a temperature is named: at the end at which the line is not in the way. */
-  const atLeft = (c: number) => Math.abs(endC - c) < 14 && Math.abs(startC - c) >= 14;
+  const points = prediction.trace.map((p) => ({ x: f.x(p.minute), y: f.y(p.celsius) }));
+  const line = points.map((p) => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`);
+  const uprights = f.main ? [f.x(f.main.endMinute)] : [];
+  const named = (celsius: number, words: string) =>
+    clearPlace(f.y(celsius) - 5, words.length * 6.6, 13, [f.x0, f.x1], points, uprights);
+  const landmark = (l: Prediction['landmarks'][number]) =>
+    `${format.celsius(l.celsius)}${f.narrow ? '' : ` ${l.words}`}`;
   return (
     <>
       <polyline
@@ -146,13 +147,12 @@ function Temperature({
               strokeDasharray="2 5"
             />
             <text
-              x={atLeft(l.celsius) ? f.x0 + 12 : f.x1}
+              x={named(l.celsius, landmark(l))}
               y={f.y(l.celsius) - 5}
               fontSize="12.5"
-              textAnchor={atLeft(l.celsius) ? 'start' : 'end'}
               className="soft halo"
             >
-              {format.celsius(l.celsius)} {f.narrow ? '' : l.words}
+              {landmark(l)}
             </text>
           </g>
         ))}
@@ -288,7 +288,7 @@ function Now({ f, minute }: { f: BrewFrame; minute: number }) {
         strokeWidth="4"
       />
       <text
-        x={f.x(minute)}
+        x={Math.max(f.x0 + 14, Math.min(f.x1 - 14, f.x(minute)))}
         y={f.window.y + f.window.h + 17}
         textAnchor="middle"
         fontSize="13"

@@ -11,6 +11,7 @@ import { NewFormulaPage } from '../features/formulas/NewFormulaPage';
 import { TakeInPage } from '../features/formulas/TakeInPage';
 import { HandbookPage } from '../features/handbook/HandbookPage';
 import { KitchenPage } from '../features/kitchens/KitchenPage';
+import { MaterialsPage } from '../features/materials/MaterialsPage';
 import { MeasurePage } from '../features/predictions/MeasurePage';
 import { FridgePage } from '../features/shelf/FridgePage';
 import { HistoryPage } from '../features/shelf/HistoryPage';
@@ -76,6 +77,12 @@ const PAGES: Page[] = [
     node: <NewFormulaPage />,
     needs: 'GET /api/methods',
     full: /pick the method/,
+  },
+  {
+    name: 'the materials',
+    node: <MaterialsPage />,
+    needs: 'GET /api/materials',
+    full: /Write one of our own down/,
   },
   { name: 'taking in', node: <TakeInPage />, full: /Take formulas in/ },
   {

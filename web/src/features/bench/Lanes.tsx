@@ -57,13 +57,19 @@ export function Lanes({ runs, now, format, selected }: Props) {
             )}
           </g>
         ))}
+        {/* Under the lanes: between them it is seen, and it crosses no words in them. */}
+        <path
+          d={`M${x(now)} ${TOP - 8}V${TOP + runs.length * ROW}`}
+          stroke="var(--woad)"
+          strokeWidth="3.5"
+        />
         {runs.map((run, row) => {
           const y = TOP + row * ROW;
           const mark = run.id === selected;
           return (
             <g key={run.id}>
               {mark && (
-                <rect x="0" y={y} width={w} height={ROW - 4} fill="var(--cloth)" opacity=".7" />
+                <rect x="0" y={y} width={w} height={ROW - 4} fill="var(--cloth)" opacity=".5" />
               )}
               {names > 0 && (
                 <text x="6" y={y + 24} fontSize="15" fontWeight="700">
@@ -142,12 +148,14 @@ export function Lanes({ runs, now, format, selected }: Props) {
             </g>
           );
         })}
-        <path
-          d={`M${x(now)} ${TOP - 8}V${TOP + runs.length * ROW}`}
-          stroke="var(--woad)"
-          strokeWidth="3.5"
-        />
-        <text x={x(now) + 5} y={15} fontSize="12.5" fontWeight="800" className="halo">
+        <text
+          x={x(now) + (x(now) > w - 40 ? -5 : 5)}
+          y={15}
+          fontSize="12.5"
+          fontWeight="800"
+          textAnchor={x(now) > w - 40 ? 'end' : 'start'}
+          className="halo"
+        >
           now
         </text>
       </svg>

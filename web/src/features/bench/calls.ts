@@ -70,7 +70,7 @@ export function nextOf(run: RunLine, now: number, format: Format): Next {
   if (run.status === 'PLANNED') {
     return away <= 0
       ? { time: 'now', words: 'begin', state: 'now' }
-      : { time: `at ${format.soon(at, now)}`, words: 'begin', state: 'planned' };
+      : { time: format.soon(at, now).replace(/^(?=\d)/, 'at '), words: 'begin', state: 'planned' };
   }
   const words = lowered(run.hands?.words ?? run.headline);
   if (run.window && now > Date.parse(run.window.lateFrom))

@@ -9,6 +9,7 @@ export function ChooseLinks() {
         Formulas
       </NavLink>
       <NavLink to="/choose/stores">Stores</NavLink>
+      <NavLink to="/choose/materials">Materials</NavLink>
       <NavLink to="/choose/new">Begin a formula</NavLink>
       <NavLink to="/choose/take-in">Take formulas in</NavLink>
     </nav>

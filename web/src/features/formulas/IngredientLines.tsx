@@ -1,4 +1,5 @@
 import { Button, NumberInput, TextInput } from '@mantine/core';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import {
   api,
@@ -8,10 +9,14 @@ import {
   type Formula,
   type Ingredient,
 } from '../../api/client';
+import type { components } from '../../api/generated/schema';
 import { useFormulas, useMaterials } from '../../api/queries';
 import { said } from '../../kit/fields';
 import { figure } from '../../kit/format';
-import { withIngredient, withoutIngredient } from './draft';
+import { withoutIngredient } from './draft';
+import { NotThere } from '../materials/NotThere';
+import { sighted } from '../materials/sighted';
+import { Trouble } from '../../kit/Trouble';
 import { Choice } from '../../kit/Choice';
 import { Seek } from '../../kit/Seek';
 import './formulas.css';
@@ -33,16 +38,33 @@ type Measure = 'parts' | 'percent' | 'dropsPer100Ml';
 const measureOf = (line: Ingredient): Measure =>
   line.percent != null ? 'percent' : line.dropsPer100Ml != null ? 'dropsPer100Ml' : 'parts';
 
+type Unit = components['schemas']['Remeasured']['unit'];
+const UNITS: Record<Measure, Unit> = { parts: 'PARTS', percent: 'PERCENT', dropsPer100Ml: 'DROPS' };
+
+type Asked = { material: string } | { key: string; unit: Unit; grams?: number };
+
+/** What the server answers for the draft: where something belongs, the same in another measure. */
+function useDraft(formula: Formula, edit: Props['edit']) {
+  return useMutation({
+    mutationFn: (asked: Asked) =>
+      'material' in asked
+        ? ask(api.POST('/api/formulas/with', { body: { formula, ...asked } }))
+        : ask(api.POST('/api/formulas/measured', { body: { formula, ...asked } })),
+    onSuccess: (changed) => edit({ ...changed, id: formula.id }, ''),
+  });
+}
+
 /** The ingredients with their proportions; an amount may be typed as a maker says it. */
 export function IngredientLines({ formula, edit, findings, error }: Props) {
   const materials = useMaterials();
   const formulas = useFormulas();
   const data = [
-    ...(materials.data ?? []).map((m) => ({ value: m.id, label: m.name })),
+    ...(materials.data ?? []).map(sighted),
     ...(formulas.data ?? [])
       .filter((f) => f.id !== formula.id)
       .map((f) => ({ value: `brew:${f.id}`, label: `${f.name}, a brew from the shelf` })),
   ];
+  const draft = useDraft(formula, edit);
   const set = (index: number, next: Ingredient, about: string) =>
     edit(
       { ...formula, ingredients: formula.ingredients.map((l, i) => (i === index ? next : l)) },
@@ -58,7 +80,8 @@ export function IngredientLines({ formula, edit, findings, error }: Props) {
               aria-label={`Ingredient ${i + 1}`}
               data={data}
               value={line.material}
-              onChange={(material) => set(i, { ...line, material: material! }, '')}
+              onChange={(material) => set(i, { ...line, material }, '')}
+              nothing={<NotThere />}
               error={
                 said(error, `formula.ingredients[${i}].material`) ??
                 findings.find((f) => f.place === `ingredients[${i}]`)?.what
@@ -68,9 +91,11 @@ export function IngredientLines({ formula, edit, findings, error }: Props) {
               line={line}
               name={`ingredient ${i + 1}`}
               onChange={(next) => set(i, next, `amount ${line.key}`)}
+              onUnit={(unit, grams) => draft.mutate({ key: line.key, unit, grams })}
               error={
                 said(error, `formula.ingredients[${i}].${measureOf(line)}`) ??
-                said(error, `formula.ingredients[${i}]`)
+                said(error, `formula.ingredients[${i}]`) ??
+                said(draft.error, `formula.ingredients[${i}]`)
               }
               onRemove={() => edit(withoutIngredient(formula, line.key), '')}
             />
@@ -82,10 +107,16 @@ export function IngredientLines({ formula, edit, findings, error }: Props) {
       )}
       <Seek
         label="One more ingredient"
-        placeholder="name of a herb, an oil, a brew"
+        description="It goes where its kind belongs, in its own measure; change what you like."
+        placeholder="a herb, an oil, a preservative, a brew"
         data={data}
         value={null}
-        onChange={(material) => edit(withIngredient(formula, material), '')}
+        onChange={(material) => draft.mutate({ material })}
+        nothing={<NotThere />}
+      />
+      <Trouble
+        error={draft.error}
+        fields={formula.ingredients.map((_, i) => `formula.ingredients[${i}]`)}
       />
     </section>
   );
@@ -95,12 +126,14 @@ function Amount({
   line,
   name,
   onChange,
+  onUnit,
   error,
   onRemove,
 }: {
   line: Ingredient;
   name: string;
   onChange: (next: Ingredient) => void;
+  onUnit: (unit: Unit, grams?: number) => void;
   error: string | undefined;
   onRemove: () => void;
 }) {
@@ -121,21 +154,34 @@ function Amount({
           aria-label={`Measure of ${name}`}
           data={MEASURES}
           value={measure}
-          onChange={(m) => onChange({ ...plain, [m as Measure]: Number(value) || 1 })}
+          onChange={(m) => onUnit(UNITS[m as Measure])}
         />
         <Button variant="subtle" aria-label={`Take ${name} out`} onClick={onRemove}>
           ✕
         </Button>
       </div>
       {measure === 'parts' && !line.material.startsWith('brew:') && (
-        <Typed line={line} onGrams={(grams) => onChange({ ...plain, parts: grams })} />
+        <Typed
+          line={line}
+          onGrams={(grams) => onChange({ ...plain, parts: grams })}
+          onDrops={(grams) => onUnit('DROPS', grams)}
+        />
       )}
     </>
   );
 }
 
 /** An amount as a maker types it, weighed by the server. */
-function Typed({ line, onGrams }: { line: Ingredient; onGrams: (grams: number) => void }) {
+function Typed({
+  line,
+  onGrams,
+  onDrops,
+}: {
+  line: Ingredient;
+  onGrams: (grams: number) => void;
+  /** What was counted in drops stays in drops. */
+  onDrops: (grams: number) => void;
+}) {
   const [text, setText] = useState('');
   const [answer, setAnswer] = useState('');
   const [error, setError] = useState<string>();
@@ -147,8 +193,9 @@ function Typed({ line, onGrams }: { line: Ingredient; onGrams: (grams: number) =
       );
       setError(amount.slips[0] ? `${amount.slips[0].what} ${amount.slips[0].cure}` : undefined);
       setAnswer(`${amount.read}: ${figure(amount.grams)} g (${amount.beside.join(', ')})`);
-      if (!amount.slips.some((s) => s.severity === 'ERROR'))
-        onGrams(Number(amount.grams.toPrecision(4)));
+      if (amount.slips.some((s) => s.severity === 'ERROR')) return;
+      if (amount.drops == null) onGrams(Number(amount.grams.toPrecision(4)));
+      else onDrops(amount.grams);
     } catch (e) {
       setError(e instanceof ProblemError ? e.message : 'That could not be read.');
       setAnswer('');

@@ -1,4 +1,4 @@
-import type { Formula, Ingredient, Step } from '../../api/client';
+import type { Formula, Step } from '../../api/client';
 
 /** Moves an item of a list to another place. */
 export function moved<T>(list: T[], from: number, to: number): T[] {
@@ -41,19 +41,6 @@ export function newStep(kind: string, formula: Formula): Step {
     freeze: { portionMl: 30 },
   };
   return { kind, guide, ...parts[kind] };
-}
-
-/** Puts a new ingredient in, and into the first step that puts things together. */
-export function withIngredient(formula: Formula, material: string): Formula {
-  const taken = new Set(formula.ingredients.map((i) => i.key));
-  let key = material.replace(/[^a-z0-9-]/g, '-');
-  for (let n = 2; taken.has(key); n++) key = `${material}-${n}`;
-  const line: Ingredient = { key, material, parts: 10 };
-  const first = formula.steps.findIndex((s) => s.kind === 'combine');
-  const steps = formula.steps.map((s, i) =>
-    i === first ? { ...s, ingredients: [...(s.ingredients ?? []), key] } : s,
-  );
-  return { ...formula, ingredients: [...formula.ingredients, line], steps };
 }
 
 /** Takes an ingredient out, of every step too; a step that was for it alone goes with it. */

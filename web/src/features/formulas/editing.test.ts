@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import type { Formula, FormulaLine, StoreLine } from '../../api/client';
-import { moved, newStep, withIngredient, withoutIngredient, withStep } from './draft';
+import { moved, newStep, withoutIngredient, withStep } from './draft';
 import { answers, missing, NOTHING } from './finder';
 import { begin, change, redo, undo } from './history';
 import { STEP_KINDS } from './words';
@@ -64,12 +64,6 @@ describe('changing a formula', () => {
     expect(next.steps[2]!.container).toBe('SPRAY');
     expect(next.steps[0]).toBe(formula.steps[0]);
     expect(formula.steps[2]!.container).toBe('JAR');
-  });
-
-  test('puts an ingredient into the pot under a key of its own', () => {
-    const next = withIngredient(formula, 'sage');
-    expect(next.ingredients[2]!.key).toBe('sage-2');
-    expect(next.steps[0]!.ingredients).toEqual(['water', 'sage', 'sage-2']);
   });
 
   test('takes an ingredient out of every step, and steps that were for it alone', () => {

@@ -5,9 +5,9 @@ import type { Handbook, Material, MethodView } from '../../api/client';
 import { useHandbook, useMaterials, useMethods } from '../../api/queries';
 import { duration } from '../../kit/format';
 import { Failed, Waiting } from '../../kit/states';
-import { figureWords } from './figures';
+import { figureWords } from '../../kit/figures';
 import { WeighSpoon } from './WeighSpoon';
-import { seek } from './seek';
+import { seek } from '../../kit/seek';
 import './handbook.css';
 
 interface Entry {

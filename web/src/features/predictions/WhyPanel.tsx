@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Prediction } from '../../api/client';
 import { useHandbook } from '../../api/queries';
 import { figure } from '../../kit/format';
-import { figureWords } from '../handbook/figures';
+import { figureWords } from '../../kit/figures';
 
 const UNIT: Record<string, string> = {
   bottled: 'mL',

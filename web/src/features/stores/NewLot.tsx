@@ -8,6 +8,8 @@ import { options, WORDS } from '../../kit/words';
 import { useStoresChange } from './useStoresChange';
 import { Choice } from '../../kit/Choice';
 import { Seek } from '../../kit/Seek';
+import { NotThere } from '../materials/NotThere';
+import { sighted } from '../materials/sighted';
 import { Trouble } from '../../kit/Trouble';
 
 const UNITS = [
@@ -61,9 +63,8 @@ export function NewLot({ onDone }: { onDone: () => void }) {
           className="field"
           label="What"
           placeholder="herb, seed, oil, …"
-          data={(materials.data ?? [])
-            .filter((m) => m.kind !== 'WATER')
-            .map((m) => ({ value: m.id, label: m.name }))}
+          data={(materials.data ?? []).filter((m) => m.kind !== 'WATER').map(sighted)}
+          nothing={<NotThere />}
           value={material}
           onChange={setMaterial}
           error={said(add.error, 'material')}

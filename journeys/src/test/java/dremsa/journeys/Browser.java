@@ -161,13 +161,16 @@ final class Browser implements AutoCloseable {
     boolean typed = field.getTagName().equals("input");
     By offered =
         typed
-            ? By.cssSelector("datalist option[value=\"" + option + "\"]")
+            ? By.xpath("//*[@role='option'][starts-with(normalize-space(.), \"" + option + "\")]")
             : By.xpath(".//option[normalize-space(.)=\"" + option + "\"]");
+    if (typed) {
+      field.sendKeys(Keys.chord(Keys.CONTROL, "a"), option);
+    }
     until(
         "offer '" + option + "'",
         () -> !(typed ? driver.findElements(offered) : field.findElements(offered)).isEmpty());
     if (typed) {
-      field.sendKeys(Keys.chord(Keys.CONTROL, "a"), option, Keys.TAB);
+      driver.findElement(offered).click();
     } else {
       new Select(field).selectByVisibleText(option);
     }

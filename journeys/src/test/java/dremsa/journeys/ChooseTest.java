@@ -132,8 +132,15 @@ class ChooseTest {
     browser.see("1 Heat to the boil");
     browser.tap("Undo");
 
-    // The self-check speaks as something goes wrong.
+    // What is added goes where it belongs, in its own measure, and is found by its kind.
     browser.choose("One more ingredient", "Peppermint essential oil");
+    browser.see("Stir in · Peppermint essential oil");
+    browser.see("Peppermint essential oil does not preserve.");
+    browser.seeNot("Cannot be brewed so");
+    browser.tap("Undo");
+    browser.see("Nothing to say against it.");
+    // The self-check speaks as something goes wrong.
+    browser.choose("Ingredient 1", "Rosemary essential oil");
     browser.see("Cannot be brewed so");
     browser.tap("Undo");
     browser.see("Nothing to say against it.");

@@ -1,6 +1,6 @@
-import type { Figure } from '../../api/client';
-import { figure } from '../../kit/format';
-import { WORDS } from '../../kit/words';
+import type { Figure } from '../api/client';
+import { figure } from './format';
+import { WORDS } from './words';
 
 /** A figure with unit, range and where it comes from. */
 export function figureWords(f: Figure): string {
