@@ -1,7 +1,6 @@
-import { Select, type ComboboxItem, type SelectProps } from '@mantine/core';
-import { useState, type ReactNode } from 'react';
+import { TextInput, type SelectProps } from '@mantine/core';
+import { lazy, Suspense, type ReactNode } from 'react';
 import type { Option } from './Choice';
-import { seek } from './seek';
 
 /** An option that is also found by what it is and by its other names. */
 export interface Sighted extends Option {
@@ -11,7 +10,7 @@ export interface Sighted extends Option {
   also?: string;
 }
 
-interface Props extends Omit<SelectProps, 'value' | 'onChange' | 'data' | 'filter'> {
+export interface Props extends Omit<SelectProps, 'value' | 'onChange' | 'data' | 'filter'> {
   data: readonly Sighted[];
   value: string | null;
   onChange: (value: string) => void;
@@ -19,52 +18,23 @@ interface Props extends Omit<SelectProps, 'value' | 'onChange' | 'data' | 'filte
   nothing?: ReactNode;
 }
 
-/** Most that is laid out at once: who needs more types another letter. */
-const MOST = 40;
+const SeekList = lazy(() => import('./SeekList'));
 
-/** One of a long list, found by any word of its name, its kind or its other names. */
-export function Seek({ data, value, onChange, nothing, ...field }: Props) {
-  const [typed, setTyped] = useState<string>();
-  const byId = new Map(data.map((o) => [o.value, o]));
-  const entries = data.map((o) => ({
-    part: '',
-    title: o.label,
-    text: `${o.beside ?? ''} ${o.also ?? ''}`,
-    option: { value: o.value, label: o.label },
-  }));
-  const shown = value ? byId.get(value)?.label : undefined;
+/** One of a long list; the list comes after the page around it is drawn. */
+export function Seek(props: Props) {
   return (
-    <Select
-      {...field}
-      searchable
-      // The labels must be all different: each says its own.
-      data={entries.map((e) => e.option)}
-      value={value}
-      searchValue={typed ?? shown ?? ''}
-      onSearchChange={setTyped}
-      onChange={(id) => {
-        setTyped(undefined);
-        if (id && id !== value) onChange(id);
-      }}
-      onBlur={() => setTyped(undefined)}
-      onFocus={(e) => e.currentTarget.select()}
-      filter={({ search }): ComboboxItem[] =>
-        (search.trim() && search !== shown ? seek(search, entries) : entries)
-          .slice(0, MOST)
-          .map((e) => e.option)
+    <Suspense
+      fallback={
+        <TextInput
+          label={props.label}
+          aria-label={props['aria-label']}
+          description={props.description}
+          value={props.data.find((o) => o.value === props.value)?.label ?? ''}
+          disabled
+        />
       }
-      allowDeselect={false}
-      selectFirstOptionOnChange
-      maxDropdownHeight={300}
-      nothingFoundMessage={nothing ?? 'Nothing here is called that.'}
-      renderOption={({ option }) => (
-        <span>
-          {option.label}{' '}
-          {byId.get(option.value)?.beside && (
-            <span className="beside">{byId.get(option.value)!.beside}</span>
-          )}
-        </span>
-      )}
-    />
+    >
+      <SeekList {...props} />
+    </Suspense>
   );
 }

@@ -2,7 +2,7 @@ import { MantineProvider } from '@mantine/core';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Choice } from './Choice';
-import { Seek } from './Seek';
+import SeekList from './SeekList';
 import { Several } from './Several';
 
 const HERBS = [
@@ -41,7 +41,7 @@ describe('a long list', () => {
 
   it('is found by any word of it and keeps what is not chosen', async () => {
     const told = vi.fn();
-    show(<Seek label="What" data={HERBS} value="sage" onChange={told} />);
+    show(<SeekList label="What" data={HERBS} value="sage" onChange={told} />);
     await userEvent.clear(field());
     await userEvent.type(field(), 'PEPPER');
     expect(screen.getAllByRole('option').map((o) => o.textContent.trim())).toEqual(['Peppermint']);
@@ -55,7 +55,7 @@ describe('a long list', () => {
 
   it('is found by its kind and by another name, and says when there is nothing', async () => {
     const flax = { value: 'linseed', label: 'Linseed', beside: 'gum seed', also: 'Linum' };
-    show(<Seek label="What" data={[...HERBS, flax]} value={null} onChange={() => {}} />);
+    show(<SeekList label="What" data={[...HERBS, flax]} value={null} onChange={() => {}} />);
     for (const word of ['flax', 'gum seeds', 'linum']) {
       await userEvent.clear(field());
       await userEvent.type(field(), word);
