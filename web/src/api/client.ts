@@ -32,6 +32,7 @@ export type Ingredient = Schemas['IngredientJson'];
 export type Method = Formula['method'];
 export type Purpose = NonNullable<Formula['purposes']>[number];
 export type Material = Schemas['MaterialJson'];
+export type Task = Schemas['TaskJson'];
 export type MethodView = Schemas['MethodView'];
 export type Handbook = Schemas['Handbook'];
 export type Figure = Schemas['FigureJson'];
@@ -159,6 +160,7 @@ export const keys = {
   formula: (id: string) => ['household', 'formulas', id] as const,
   materials: ['household', 'materials'] as const,
   kinds: ['household', 'kinds'] as const,
+  today: ['household', 'today'] as const,
   stores: ['household', 'stores'] as const,
   shopping: ['household', 'shopping'] as const,
   handbook: ['household', 'handbook'] as const,

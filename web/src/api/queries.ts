@@ -86,6 +86,14 @@ export const usePrediction = (question: Question) =>
 export const useShelf = () =>
   useQuery({ queryKey: keys.shelf, queryFn: () => ask(api.GET('/api/bottles')) });
 
+/** What is to be done now; asked again as time goes on. */
+export const useToday = () =>
+  useQuery({
+    queryKey: keys.today,
+    queryFn: () => ask(api.GET('/api/today')),
+    refetchInterval: 30_000,
+  });
+
 export const useContainers = () =>
   useQuery({ queryKey: keys.containers, queryFn: () => ask(api.GET('/api/containers')) });
 

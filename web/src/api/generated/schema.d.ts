@@ -1538,6 +1538,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is to be done now, the most pressing first */
+        get: operations["today"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/waste": {
         parameters: {
             query?: never;
@@ -3362,6 +3379,17 @@ export interface components {
             uses?: number;
             perUse?: components["schemas"]["AmountJson"];
             ingredient?: string;
+        };
+        TaskJson: {
+            /** @enum {string} */
+            kind: "POT_NOW" | "THROW_AWAY" | "USE_TODAY" | "COMPOST" | "USE_LEFTOVER" | "POT_LATER" | "BEGIN" | "USE_FIRST";
+            id: string;
+            /** @enum {string} */
+            thing: "POT" | "BOTTLE" | "BOWL";
+            name: string;
+            words: string;
+            /** Format: date-time */
+            at?: string;
         };
         Text: {
             text: string;
@@ -7118,6 +7146,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TableOutcome"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    today: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TaskJson"][];
                 };
             };
             /** @description A problem detail (RFC 9457) */

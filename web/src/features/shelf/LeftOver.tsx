@@ -29,24 +29,6 @@ export function LeftOver() {
   );
 }
 
-/** One line above the shelf, so that what waits for today only is not found too late. */
-export function LeftOverLine() {
-  const leftovers = useLeftovers();
-  const open = (leftovers.data ?? []).filter((l) => l.outcome === 'OPEN');
-  if (open.length === 0) return null;
-  return (
-    <p className="hob">
-      <b>Left over:</b>{' '}
-      {open.map((l, i) => (
-        <span key={l.id}>
-          {i > 0 && ', '}
-          <a href="#left-over">{l.name}</a> ({l.over ? 'compost it' : l.words.toLowerCase()})
-        </span>
-      ))}
-    </p>
-  );
-}
-
 function Bowl({ line }: { line: LeftoverLine }) {
   const format = useFormat();
   const client = useQueryClient();

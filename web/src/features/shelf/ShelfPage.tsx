@@ -1,13 +1,14 @@
 import { Button, SegmentedControl, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { BottleLine, RunLine } from '../../api/client';
+import type { BottleLine } from '../../api/client';
 import { useFormat } from '../../kit/format';
-import { useRunning, useShelf } from '../../api/queries';
+import { useShelf, useToday } from '../../api/queries';
 import { Empty, Failed, Waiting } from '../../kit/states';
 import { BottlePicture } from '../../signature/BottlePicture';
 import { found, type Which } from './finding';
-import { LeftOver, LeftOverLine } from './LeftOver';
+import { LeftOver } from './LeftOver';
+import { ToDo } from './ToDo';
 import { tagWords } from './words';
 import './shelf.css';
 
@@ -24,11 +25,11 @@ const MANY = 8;
 /** Keep: what is brewing, what is good, what must go today, what to use first. */
 export function ShelfPage() {
   const shelf = useShelf();
-  const running = useRunning();
+  const today = useToday();
   const format = useFormat();
   const [words, setWords] = useState('');
   const [which, setWhich] = useState<Which>('ALL');
-  if (shelf.isPending) return <Waiting />;
+  if (shelf.isPending || today.isPending) return <Waiting />;
   if (shelf.isError) {
     return (
       <main className="page" id="main">
@@ -36,20 +37,12 @@ export function ShelfPage() {
       </main>
     );
   }
-  const { bottles, fridgeC, today } = shelf.data;
+  const { bottles, fridgeC, today: day } = shelf.data;
   const shown = found(bottles, words, which);
-  const first = bottles[0];
-  const must = bottles.filter((b) => b.freshness === 'LAST_DAY' || b.freshness === 'OVER');
   return (
     <main className={bottles.length > MANY ? 'page many' : 'page'} id="main">
+      <ToDo tasks={today.data ?? []} />
       <div className="spread">
-        <h1>
-          {must.length > 0
-            ? `${must.length} must go today`
-            : bottles.length > 0
-              ? 'The shelf'
-              : 'Fridge'}
-        </h1>
         <p className="soft">
           {format.celsius(fridgeC)} · {bottles.length} bottle{bottles.length === 1 ? '' : 's'} ·{' '}
           <Link to="/keep/history">history</Link> · <Link to="/keep/labels">labels, calendar</Link>{' '}
@@ -89,8 +82,6 @@ export function ShelfPage() {
         </Empty>
       ) : (
         <>
-          <Hob runs={running.data ?? []} />
-          <LeftOverLine />
           {shown.length === 0 && <p className="soft">Nothing on the shelf fits that.</p>}
           <div className="boards">
             {BOARDS.map(({ place, title, label }) => {
@@ -101,7 +92,7 @@ export function ShelfPage() {
                   <h2 className="board-name">{title}</h2>
                   <div className="bottles">
                     {here.map((b) => (
-                      <Standing key={b.id} bottle={b} today={today} large={shown.indexOf(b) < 3} />
+                      <Standing key={b.id} bottle={b} today={day} large={shown.indexOf(b) < 3} />
                     ))}
                   </div>
                 </section>
@@ -111,24 +102,7 @@ export function ShelfPage() {
         </>
       )}
       <LeftOver />
-      {first && <UseFirst bottle={first} />}
     </main>
-  );
-}
-
-/** What is on the hob or stands brewing, each a step from its lane. */
-function Hob({ runs }: { runs: RunLine[] }) {
-  if (runs.length === 0) return null;
-  return (
-    <p className="hob">
-      <b>On the bench:</b>{' '}
-      {runs.map((r, i) => (
-        <span key={r.id}>
-          {i > 0 && ', '}
-          <Link to={`/brew/${r.id}`}>{r.name}</Link> ({r.headline.toLowerCase()})
-        </span>
-      ))}
-    </p>
   );
 }
 
@@ -154,32 +128,5 @@ function Standing({ bottle, today, large }: { bottle: BottleLine; today: string;
         {Math.round(bottle.leftMl)} mL left{bottle.marked ? ', marked' : ''}
       </span>
     </Link>
-  );
-}
-
-function UseFirst({ bottle }: { bottle: BottleLine }) {
-  const format = useFormat();
-  const over = bottle.freshness === 'OVER';
-  const today = bottle.freshness === 'LAST_DAY';
-  return (
-    <section className="stack short above">
-      <h2>
-        {over
-          ? `Throw the ${bottle.name.toLowerCase()} away`
-          : today
-            ? `Use the ${bottle.name.toLowerCase()} today`
-            : `Use the ${bottle.name.toLowerCase()} first`}
-      </h2>
-      <p>
-        {over
-          ? `Its last day was ${format.dayLong(bottle.lastDay)}. ${Math.round(bottle.leftMl)} mL are left.`
-          : `${Math.round(bottle.leftMl)} mL are left. Its last day is ${today ? 'today' : format.dayLong(bottle.lastDay)}.`}
-      </p>
-      <div className="row">
-        <Button component={Link} to={`/keep/${bottle.id}`}>
-          {over ? 'See it off' : 'Take some'}
-        </Button>
-      </div>
-    </section>
   );
 }

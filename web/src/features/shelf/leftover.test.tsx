@@ -2,7 +2,7 @@ import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { LeftoverLine } from '../../api/client';
 import { inKitchen, Refused } from '../../test/kitchen';
-import { LeftOver, LeftOverLine } from './LeftOver';
+import { LeftOver } from './LeftOver';
 
 const HOPS: LeftoverLine = {
   id: 'h1',
@@ -66,10 +66,10 @@ describe('what is left over', () => {
   });
 
   it('takes no room where nothing is', async () => {
-    const { sent } = inKitchen(<LeftOverLine />, {
+    const { sent } = inKitchen(<LeftOver />, {
       'GET /api/leftovers': [{ ...HOPS, outcome: 'USED' }],
     });
     await waitFor(() => expect(sent.some((s) => s.path === '/api/leftovers')).toBe(true));
-    expect(screen.queryByText('Left over:')).toBeNull();
+    expect(screen.queryByText('Left over')).toBeNull();
   });
 });

@@ -1,6 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { BottleLine, BottleView, FridgeOutcome, Verdict } from '../../api/client';
+import type { BottleLine, BottleView, FridgeOutcome, Task, Verdict } from '../../api/client';
 import { inKitchen, Refused } from '../../test/kitchen';
 import { BottlePage } from './BottlePage';
 import { FridgePage } from './FridgePage';
@@ -67,26 +67,51 @@ const view = (part: Partial<BottleLine> = {}): BottleView => ({
   marks: ['Steep, covered took 10 s, less than 2 h. Strength about 21 %.'],
 });
 
-const shelf = (bottles: BottleLine[]) => ({
+const shelf = (bottles: BottleLine[], today: Task[] = []) => ({
+  'GET /api/today': today,
   'GET /api/bottles': { today: '2030-03-05', fridgeC: 5, bottles },
   'GET /api/batches/running': [],
   'GET /api/leftovers': [],
 });
 
 describe('the shelf', () => {
-  it('says what must go today before anything else', async () => {
+  it('says first what to do now, what after that, and leads there', async () => {
+    const task = (part: Partial<Task>): Task => ({
+      kind: 'THROW_AWAY',
+      id: 'a',
+      thing: 'BOTTLE',
+      name: 'Old gel',
+      words: 'Throw the old gel away',
+      ...part,
+    });
     inKitchen(
       <ShelfPage />,
-      shelf([
-        line({ id: 'a', name: 'Old gel', freshness: 'OVER', lastDay: '2030-03-04' }),
-        line({ id: 'b', freshness: 'LAST_DAY', lastDay: '2030-03-05' }),
-        line({ id: 'c', name: 'Birch rinse' }),
-      ]),
+      shelf(
+        [
+          line({ id: 'a', name: 'Old gel', freshness: 'OVER', lastDay: '2030-03-04' }),
+          line({ id: 'b', freshness: 'LAST_DAY', lastDay: '2030-03-05' }),
+          line({ id: 'c', name: 'Birch rinse' }),
+        ],
+        [
+          task({}),
+          task({
+            kind: 'POT_LATER',
+            id: 'r',
+            thing: 'POT',
+            words: 'Linseed gel: has it drawn?',
+            at: '2030-03-05T18:40:00Z',
+          }),
+        ],
+      ),
     );
-    expect(await screen.findByRole('heading', { level: 1, name: '2 must go today' })).toBeTruthy();
+    const first = await screen.findByRole('heading', { level: 1 });
+    expect(first).toHaveTextContent('Throw the old gel away');
+    expect(within(first).getByRole('link')).toHaveAttribute('href', '/keep/a');
+    expect(screen.getByRole('link', { name: 'See it off' })).toHaveAttribute('href', '/keep/a');
+    const then = screen.getByRole('link', { name: 'Linseed gel: has it drawn? (at 18:40)' });
+    expect(then).toHaveAttribute('href', '/brew/r');
     expect(screen.getByText('throw away')).toBeTruthy();
     expect(screen.getByText('last day')).toBeTruthy();
-    expect(screen.getByText('Throw the old gel away')).toBeTruthy();
     expect(screen.getByText('till Fri 8')).toBeTruthy();
   });
 

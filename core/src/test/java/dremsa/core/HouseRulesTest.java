@@ -40,6 +40,8 @@ class HouseRulesTest {
           .definedBy("dremsa.core.fill..")
           .layer("check")
           .definedBy("dremsa.core.check..")
+          .layer("today")
+          .definedBy("dremsa.core.today..")
           .whereLayer("measure")
           .mayNotAccessAnyLayer()
           .whereLayer("acid")
@@ -62,7 +64,9 @@ class HouseRulesTest {
           .mayOnlyAccessLayers(
               "measure", "acid", "material", "kitchen", "formula", "brew", "keep", "fill")
           .whereLayer("outlook")
-          .mayOnlyAccessLayers("measure", "acid", "material", "kitchen", "formula", "brew", "keep");
+          .mayOnlyAccessLayers("measure", "acid", "material", "kitchen", "formula", "brew", "keep")
+          .whereLayer("today")
+          .mayOnlyAccessLayers("keep");
 
   @ArchTest
   static final ArchRule NO_CIRCLES =

@@ -61,6 +61,22 @@ class AtTheHobTest extends RunWork {
   }
 
   @Test
+  void whatToDoNowIsTheBeginningOfARunThenItsNextCall() {
+    Visitor.Answer run = start("lemon-balm-spray", 500);
+    Visitor.Answer today = owner.get("/api/today");
+    assertThat(today.at("/0/kind").asString()).isEqualTo("POT_NOW");
+    assertThat(today.at("/0/id").asString()).isEqualTo(run.text("/id"));
+    while (!kindNow(run).equals("steep")) {
+      owner.moveClock(minutes(run) * 60);
+      run = finish(run);
+    }
+    today = owner.get("/api/today");
+    assertThat(today.at("/0/kind").asString()).isEqualTo("POT_LATER");
+    assertThat(today.at("/0/words").asString()).startsWith("Lemon balm spray: ");
+    assertThat(today.at("/0/at").asString()).isGreaterThan(owner.get("/api/household").text("/now"));
+  }
+
+  @Test
   void stirInNamesWhatGoesInForWhatIsReallyThere() {
     Visitor.Answer run = to(dosed(), "strain");
     String step = run.text("/step");

@@ -29,7 +29,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/leftovers")
 @Transactional
 class LeftoverController {
-  private static final int MOST_OPEN = 50;
+  static final int MOST_OPEN = 50;
   private static final int MOST_ENDED = 10;
 
   private final Leftovers leftovers;

@@ -3,6 +3,7 @@ package dremsa.server.leftovers;
 import dremsa.core.keep.Leftover;
 import dremsa.core.material.Material;
 import dremsa.core.measure.Said;
+import dremsa.core.today.Today;
 import dremsa.server.accounts.Households;
 import dremsa.server.bench.BatchBottled;
 import dremsa.server.bench.BatchRecord;
@@ -26,6 +27,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
+import org.springframework.data.domain.PageRequest;
 import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -56,6 +58,17 @@ public class Leftovers {
     this.history = history;
     this.reminders = reminders;
     this.stores = stores;
+  }
+
+  /** What waits for its second use. */
+  @Transactional(readOnly = true)
+  public List<Today.Bowl> open(UUID household) {
+    return repository
+        .findByHouseholdIdAndOutcomeOrderByLastDayAscStrainedAtAsc(
+            household, SpentPlant.Outcome.OPEN, PageRequest.of(0, LeftoverController.MOST_OPEN))
+        .stream()
+        .map(s -> new Today.Bowl(s.id().toString(), s.name(), s.lastDay(), s.purpose().words()))
+        .toList();
   }
 
   /** A part of a divided batch leaves nothing of its own: the whole was strained once. */

@@ -52,7 +52,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/bottles")
 @Transactional
 class BottleController {
-  private static final int MOST_STANDING = 200;
+  static final int MOST_STANDING = 200;
 
   private final Shelf shelf;
   private final Judging judging;

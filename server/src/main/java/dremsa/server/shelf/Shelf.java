@@ -4,6 +4,7 @@ import dremsa.core.keep.DiscardReason;
 import dremsa.core.keep.Keeping;
 import dremsa.core.keep.Verdict;
 import dremsa.core.measure.Said;
+import dremsa.core.today.Today;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.bench.BatchBottled;
@@ -24,6 +25,7 @@ import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
+import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -155,6 +157,23 @@ public class Shelf {
     return repository.findByHouseholdIdAndBatchIdOrderByNumber(household, batch).stream()
         .filter(bottle -> bottle.status() == Bottle.Status.STANDING)
         .map(b -> new Standing(b.id(), b.version(), b.leftMl(), b.lastDay()))
+        .toList();
+  }
+
+  /** All that stands, with what the last day of each is. */
+  @Transactional(readOnly = true)
+  public List<Today.Kept> dated(UUID household) {
+    return repository
+        .findByHouseholdIdAndStatusOrderByLastDayAscRunsOutAscNumberAsc(
+            household, Bottle.Status.STANDING, PageRequest.of(0, BottleController.MOST_STANDING))
+        .stream()
+        .map(
+            b ->
+                new Today.Kept(
+                    b.id().toString(),
+                    b.number() > 1 ? b.name() + " " + b.number() : b.name(),
+                    b.lastDay(),
+                    b.useNow()))
         .toList();
   }
 
