@@ -161,6 +161,7 @@ export const keys = {
   materials: ['household', 'materials'] as const,
   kinds: ['household', 'kinds'] as const,
   today: ['household', 'today'] as const,
+  sheets: ['household', 'sheets'] as const,
   stores: ['household', 'stores'] as const,
   shopping: ['household', 'shopping'] as const,
   handbook: ['household', 'handbook'] as const,

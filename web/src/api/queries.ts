@@ -94,6 +94,13 @@ export const useToday = () =>
     refetchInterval: 30_000,
   });
 
+export const useSheets = () =>
+  useQuery({
+    queryKey: keys.sheets,
+    queryFn: () => ask(api.GET('/api/labels/sheets')),
+    staleTime: Infinity,
+  });
+
 export const useContainers = () =>
   useQuery({ queryKey: keys.containers, queryFn: () => ask(api.GET('/api/containers')) });
 

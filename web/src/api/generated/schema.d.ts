@@ -979,6 +979,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/labels/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A label as it will print; prints and keeps nothing */
+        get: operations["seen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sheets that labels are printed on */
+        get: operations["sheets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/leftovers": {
         parameters: {
             query?: never;
@@ -3097,6 +3131,17 @@ export interface components {
         SessionView: {
             signIn?: string;
             demo: boolean;
+        };
+        Sheet: {
+            /** @enum {string} */
+            format: "A4_21" | "A4_8" | "LETTER_10" | "A4_PLAIN" | "LETTER_PLAIN" | "TAPE";
+            words: string;
+            /** Format: int32 */
+            columns: number;
+            /** Format: int32 */
+            rows: number;
+            /** Format: double */
+            shape: number;
         };
         ShelfView: {
             /** Format: date */
@@ -5928,6 +5973,68 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    seen: {
+        parameters: {
+            query: {
+                bottle: string;
+                format: "A4_21" | "A4_8" | "LETTER_10" | "A4_PLAIN" | "LETTER_PLAIN" | "TAPE";
+                name?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"][];
                 };
             };
             /** @description A problem detail (RFC 9457) */

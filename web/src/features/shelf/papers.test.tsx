@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { inKitchen, Refused } from '../../test/kitchen';
 import { inWords } from '../predictions/FillInto';
@@ -14,6 +14,10 @@ const bottle = (id: string, name: string) => ({
   lastDay: '2030-03-08',
   marked: false,
   freshness: 'GOOD',
+  container: 'SPRAY',
+  sizeMl: 250,
+  leftMl: 100,
+  tint: 'd9cfb0',
 });
 
 const shelf = {
@@ -26,35 +30,51 @@ const shelf = {
     ],
   },
   'GET /api/feed': { made: false },
+  'GET /api/labels/sheets': [
+    { format: 'A4_21', words: '21 on A4', columns: 3, rows: 7, shape: 1.67 },
+  ],
 };
 
 beforeEach(() => localStorage.clear());
 
 describe('labels', () => {
-  it('are printed for what is chosen, and say what was printed before', async () => {
+  it('are seen and printed for what is touched, from the place that is touched', async () => {
     const { posted } = inKitchen(<LabelsPage />, {
       ...shelf,
-      'POST /api/labels': new Refused(400, 'Not so.', [
-        { field: 'skip', message: '0 to 20 places.' },
-      ]),
+      'POST /api/labels': new Refused(400, 'Not so.', [{ field: 'name', message: 'Too long.' }]),
     });
-    expect(
-      await screen.findByText(/Gel 1, last day Fri 8 Mar \(marked\), printed before/),
-    ).toBeTruthy();
-    const make = screen.getByText('Make the PDF').closest('button')!;
-    expect(make.disabled).toBe(true);
-    await userEvent.click(screen.getByLabelText(/Balm 1/));
-    await userEvent.click(make);
-    expect(await screen.findByText('0 to 20 places.')).toBeTruthy();
-    expect(posted()[0]?.body).toMatchObject({ bottles: ['a'], format: 'A4_21', skip: 0 });
+    const gel = await screen.findByRole('button', { name: /Gel.*has a label/ });
+    expect(gel).toHaveAttribute('aria-pressed', 'false');
+    expect(screen.queryByText('Make the PDF')).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: /Balm/ }));
+    expect(await screen.findByAltText('The label of Balm as it will print')).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'Place 3, free' }));
+    expect(screen.getByRole('button', { name: 'Place 1, used' })).toBeInTheDocument();
+    await userEvent.click(screen.getByText('Make the PDF'));
+    expect(await screen.findByText('Too long.')).toBeTruthy();
+    const print = posted().filter((s) => s.path === '/api/labels');
+    expect(print[0]?.body).toMatchObject({ bottles: ['a'], format: 'A4_21', skip: 2 });
   });
 
-  it('are chosen all at once', async () => {
-    inKitchen(<LabelsPage />, shelf);
+  it('are chosen all at once, but none for what must be thrown away', async () => {
+    inKitchen(<LabelsPage />, {
+      ...shelf,
+      'GET /api/bottles': {
+        ...shelf['GET /api/bottles'],
+        bottles: [
+          ...shelf['GET /api/bottles'].bottles,
+          { ...bottle('c', 'Old one'), freshness: 'OVER', lastDay: '2030-03-01' },
+        ],
+      },
+    });
     await userEvent.click(await screen.findByText('All'));
-    expect(screen.getAllByRole<HTMLInputElement>('checkbox').every((c) => c.checked)).toBe(true);
+    const touched = within(screen.getByRole('group', { name: 'Which bottles' }));
+    expect(touched.getAllByRole('button', { pressed: true })).toHaveLength(2);
+    expect(screen.queryByText('Old one')).toBeNull();
+    expect(screen.getByText(/One bottle gets no label/)).toBeInTheDocument();
+    expect(screen.getByText('Make the PDF of 2')).toBeInTheDocument();
     await userEvent.click(screen.getByText('None'));
-    expect(screen.getAllByRole<HTMLInputElement>('checkbox').some((c) => c.checked)).toBe(false);
+    expect(touched.queryAllByRole('button', { pressed: true })).toHaveLength(0);
   });
 
   it('come with a private address that can be taken back', async () => {

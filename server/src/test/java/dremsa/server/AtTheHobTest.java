@@ -73,7 +73,8 @@ class AtTheHobTest extends RunWork {
     today = owner.get("/api/today");
     assertThat(today.at("/0/kind").asString()).isEqualTo("POT_LATER");
     assertThat(today.at("/0/words").asString()).startsWith("Lemon balm spray: ");
-    assertThat(today.at("/0/at").asString()).isGreaterThan(owner.get("/api/household").text("/now"));
+    assertThat(today.at("/0/at").asString())
+        .isGreaterThan(owner.get("/api/household").text("/now"));
   }
 
   @Test

@@ -8,6 +8,7 @@ import com.google.zxing.client.j2se.BufferedImageLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
@@ -17,6 +18,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import javax.imageio.ImageIO;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
@@ -25,6 +27,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.text.TextPosition;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -81,6 +84,56 @@ class ShelfPapersTest {
               .getText();
       assertThat(read).isEqualTo(TestServer.address() + "/keep/" + bottle);
     }
+  }
+
+  @Test
+  void itIsSeenBeforeItIsPrintedAndSeeingKeepsNothing() throws Exception {
+    Visitor.File seen =
+        owner.file("/api/labels/seen?format=A4_21&name=Ivy%27s%20spray&bottle=" + bottle);
+    assertThat(seen.status()).isEqualTo(200);
+    BufferedImage label = ImageIO.read(new ByteArrayInputStream(seen.bytes()));
+    assertThat((double) label.getWidth() / label.getHeight()).isCloseTo(63.5 / 38.1, within(0.02));
+    assertThat(
+            new QRCodeReader()
+                .decode(
+                    new BinaryBitmap(new HybridBinarizer(new BufferedImageLuminanceSource(label))))
+                .getText())
+        .isEqualTo(TestServer.address() + "/keep/" + bottle);
+    assertThat(shown().at("/bottle/printedDay").isNull()).isTrue();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"A4_21", "A4_8", "LETTER_10", "A4_PLAIN", "LETTER_PLAIN"})
+  void theLastDayIsWrittenLargest(String format) throws Exception {
+    Map<String, Float> sizes = new HashMap<>();
+    PDFTextStripper sizing =
+        new PDFTextStripper() {
+          @Override
+          protected void writeString(String text, List<TextPosition> places) {
+            sizes.merge(text.strip(), places.get(0).getFontSizeInPt(), Math::max);
+          }
+        };
+    try (PDDocument pdf = Loader.loadPDF(owner.print("/api/labels", labels(format)).bytes())) {
+      sizing.getText(pdf);
+    }
+    String last =
+        sizes.keySet().stream().filter(t -> t.startsWith("Last day")).findFirst().orElseThrow();
+    float rest =
+        sizes.entrySet().stream()
+            .filter(e -> !e.getKey().equals(last))
+            .map(Map.Entry::getValue)
+            .max(Float::compare)
+            .orElseThrow();
+    assertThat(sizes.get(last)).isGreaterThan(rest);
+  }
+
+  @Test
+  void whatMustBeThrownAwayGetsNoLabel() {
+    owner.moveClock(60 * 86_400);
+    assertThat(shown().text("/bottle/freshness")).isEqualTo("OVER");
+    Visitor.File refused = owner.print("/api/labels", labels("A4_8"));
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(new String(refused.bytes(), StandardCharsets.UTF_8)).contains("thrown away");
   }
 
   @Test

@@ -9,6 +9,7 @@ import dremsa.core.scale.Remeasuring;
 import dremsa.core.scale.Solution;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
+import dremsa.server.accounts.WithoutTurn;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.kitchens.Kitchens;
@@ -67,6 +68,7 @@ class DraftController {
       description =
           "A preservative as a percentage and a scent in drops, stirred into the cool brew; herbs"
               + " and liquids with the others. The amount is a low, usual one to begin with.")
+  @WithoutTurn
   @PostMapping("/api/formulas/with")
   FormulaJson with(@AuthenticationPrincipal Member member, @Valid @RequestBody Joined wanted) {
     Materials all = materials.of(member.household());
@@ -81,6 +83,7 @@ class DraftController {
   @Operation(
       summary = "A formula with the amount of one ingredient written in another unit",
       description = "The same amount: by how the batch comes out, to three figures.")
+  @WithoutTurn
   @PostMapping("/api/formulas/measured")
   FormulaJson measured(
       @AuthenticationPrincipal Member member, @Valid @RequestBody Remeasured wanted) {

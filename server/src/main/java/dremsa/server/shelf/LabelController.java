@@ -1,6 +1,7 @@
 package dremsa.server.shelf;
 
 import dremsa.core.check.Ending;
+import dremsa.core.keep.Freshness;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
@@ -10,12 +11,15 @@ import dremsa.server.history.History;
 import dremsa.server.history.Told;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
@@ -26,9 +30,11 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Prints labels; a date that was printed once never moves later. */
@@ -37,6 +43,7 @@ import org.springframework.web.bind.annotation.RestController;
 @Transactional
 class LabelController {
   private static final int LONGEST_NAME = 80;
+  private static final String TOO_LONG = "A name on a label has at most 80 characters.";
 
   private final Shelf shelf;
   private final Judging judging;
@@ -69,8 +76,38 @@ class LabelController {
           List<UUID> bottles,
       @NotNull(message = "Say which sheet.") LabelSheet.Format format,
       @Range(min = 0, max = 100, message = "0 to 100 places.") @Nullable Integer skip,
-      @Size(max = LONGEST_NAME, message = "A name on a label has at most 80 characters.")
-          @Nullable String name) {}
+      @Size(max = LONGEST_NAME, message = TOO_LONG) @Nullable String name) {}
+
+  /** A sheet of labels: its places and the shape of one, width through height. */
+  record Sheet(LabelSheet.Format format, String words, int columns, int rows, double shape) {
+    static Sheet of(LabelSheet.Format format) {
+      return new Sheet(format, format.words(), format.columns(), format.rows(), format.shape());
+    }
+  }
+
+  @Operation(summary = "The sheets that labels are printed on")
+  @GetMapping("/sheets")
+  List<Sheet> sheets() {
+    return Arrays.stream(LabelSheet.Format.values()).map(Sheet::of).toList();
+  }
+
+  @Operation(summary = "A label as it will print; prints and keeps nothing")
+  @GetMapping(path = "/seen", produces = MediaType.IMAGE_PNG_VALUE)
+  @Transactional(readOnly = true)
+  byte[] seen(
+      @AuthenticationPrincipal Member member,
+      @RequestParam UUID bottle,
+      @RequestParam LabelSheet.Format format,
+      @RequestParam(required = false) @Nullable String name,
+      HttpServletRequest request) {
+    if (name != null && name.length() > LONGEST_NAME) {
+      throw Problem.invalid(FieldProblem.of("name", null, TOO_LONG));
+    }
+    Household household = households.of(member.household());
+    Bottle asked = shelf.get(household.id(), bottle);
+    BatchRecord batch = judging.known(asked).batch();
+    return LabelSheet.picture(label(household, asked, batch, name, base(request)), format);
+  }
 
   @PostMapping(produces = MediaType.APPLICATION_PDF_VALUE)
   byte[] print(
@@ -79,19 +116,8 @@ class LabelController {
       HttpServletRequest request) {
     Household household = households.of(member.household());
     Instant now = households.now(household);
-    String base =
-        baseAddress.isBlank()
-            ? request.getScheme() + "://" + request.getServerName() + ":" + request.getServerPort()
-            : baseAddress;
-    List<Bottle> bottles = new ArrayList<>();
-    for (int i = 0; i < form.bottles().size(); i++) {
-      Bottle bottle = shelf.get(household.id(), form.bottles().get(i));
-      if (bottle.status() != Bottle.Status.STANDING) {
-        throw Problem.invalid(
-            FieldProblem.of("bottles[" + i + "]", bottle.id(), "This bottle is gone already."));
-      }
-      bottles.add(bottle);
-    }
+    String base = base(request);
+    List<Bottle> bottles = asked(household, form);
     List<LabelSheet.Label> labels = new ArrayList<>();
     Judging.Round round = judging.round(household.id(), bottles);
     for (Bottle bottle : bottles) {
@@ -110,6 +136,32 @@ class LabelController {
     }
     int skip = form.skip() == null ? 0 : form.skip();
     return LabelSheet.pdf(labels, form.format(), skip);
+  }
+
+  private String base(HttpServletRequest request) {
+    return baseAddress.isBlank()
+        ? request.getScheme() + "://" + request.getServerName() + ":" + request.getServerPort()
+        : baseAddress;
+  }
+
+  /** The bottles asked for; what must be thrown away gets no label. */
+  private List<Bottle> asked(Household household, Labels form) {
+    List<Bottle> bottles = new ArrayList<>();
+    LocalDate today = households.today(household);
+    for (int i = 0; i < form.bottles().size(); i++) {
+      Bottle bottle = shelf.get(household.id(), form.bottles().get(i));
+      String why =
+          bottle.status() != Bottle.Status.STANDING
+              ? "This bottle is gone already."
+              : Freshness.of(bottle.lastDay(), today) == Freshness.OVER
+                  ? "This bottle must be thrown away: it gets no label."
+                  : "";
+      if (!why.isEmpty()) {
+        throw Problem.invalid(FieldProblem.of("bottles[" + i + "]", bottle.id(), why));
+      }
+      bottles.add(bottle);
+    }
+    return bottles;
   }
 
   private static LabelSheet.Label label(

@@ -11,8 +11,10 @@ import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import dremsa.core.kitchen.Place;
 import dremsa.server.papers.Paper;
 import dremsa.server.papers.Paper.Weight;
+import dremsa.server.papers.Picture;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -22,6 +24,9 @@ final class LabelSheet {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.UK);
   private static final float PAD = 2.2f * MM;
+
+  /** Dots per inch of a picture: small letters stay readable on a screen. */
+  private static final float DPI = 220;
 
   private LabelSheet() {}
 
@@ -72,6 +77,24 @@ final class LabelSheet {
     String words() {
       return words;
     }
+
+    int columns() {
+      return columns;
+    }
+
+    int rows() {
+      return rows;
+    }
+
+    /** Width of a label through its height. */
+    float shape() {
+      return width / height;
+    }
+
+    /** Whether it is cut by hand, along a frame. */
+    boolean plain() {
+      return gapY > 0 && this != TAPE;
+    }
   }
 
   /**
@@ -95,6 +118,14 @@ final class LabelSheet {
       String warning,
       String link) {}
 
+  /** The first label of a sheet as it will print, as a PNG. */
+  static byte[] picture(Label label, Format format) {
+    return Picture.png(
+        pdf(List.of(label), format, 0),
+        DPI,
+        new Picture.Cut(format.left, format.top, format.width, format.height));
+  }
+
   /** The sheet; it begins at a place, so that a started sheet can be used up. */
   static byte[] pdf(List<Label> labels, Format format, int skip) {
     try (Paper paper = new Paper(format.paper, "Labels")) {
@@ -116,44 +147,73 @@ final class LabelSheet {
     }
   }
 
+  /** A line of a label with how it is written. */
+  private record Line(String words, float points, Weight weight) {
+    float high() {
+      return points * 1.24f;
+    }
+  }
+
+  /** The largest and the smallest letters of what is read close up, in points. */
+  private static final float LARGEST = 11;
+
+  private static final float SMALLEST = 5.2f;
+
   private static void label(Paper paper, Label label, float x, float y, Format format) {
-    boolean plain = format == Format.A4_PLAIN || format == Format.LETTER_PLAIN;
-    if (plain) {
+    if (format.plain()) {
       paper.frame(x, y, format.width, format.height, 0.5f);
     }
     float code = Math.min(22 * MM, format.height - 2 * PAD - 9 * MM);
-    float points = format.height > 45 * MM ? 8.4f : 6.6f;
     float right = x + format.width - PAD;
+    float bottom = y + format.height - PAD;
     float wide = format.width - 2 * PAD;
     float beside = label.link() == null ? wide : wide - code - PAD;
-    float at = y + PAD + points * 1.5f;
-    int named = 0;
-    for (String line : paper.wrapped(points * 1.55f, wide, label.name())) {
-      String fits = named == 1 ? paper.fitted(points * 1.55f, wide, line + " …") : line;
-      paper.text(x + PAD, at, points * 1.55f, Weight.HEAVY, fits);
-      at += points * 1.75f;
-      if (++named == 2) {
-        break;
-      }
+    // As large as the label takes: nothing that has to be read stays small beside an empty half.
+    float points = LARGEST;
+    while (points > SMALLEST
+        && high(lines(paper, label, points, wide, beside)) > format.height - 2 * PAD) {
+      points -= 0.2f;
     }
     if (label.link() != null) {
-      qr(paper, label.link(), right - code, y + format.height - PAD - code, code);
+      qr(paper, label.link(), right - code, bottom - code, code);
     }
+    float at = y + PAD;
+    for (Line line : lines(paper, label, points, wide, beside)) {
+      at += line.high();
+      if (at > bottom + 0.5f) {
+        break;
+      }
+      paper.text(x + PAD, at - line.points() * 0.24f, line.points(), line.weight(), line.words());
+    }
+  }
+
+  private static float high(List<Line> lines) {
+    float high = 0;
+    for (Line line : lines) {
+      high += line.high();
+    }
+    return high;
+  }
+
+  /** The last day above all, then what it is, what is the matter with it, and the rest. */
+  private static List<Line> lines(
+      Paper paper, Label label, float points, float wide, float beside) {
+    List<Line> lines = new ArrayList<>();
     String last =
         label.useNow()
             ? "USE NOW, keep nothing"
             : "Last day " + DAY.format(label.lastDay()) + (label.marked() ? " (marked)" : "");
-    for (String line : paper.wrapped(points * 1.2f, beside, last)) {
-      paper.text(x + PAD, at, points * 1.2f, Weight.HEAVY, line);
-      at += points * 1.5f;
+    add(paper, lines, last, points * 1.75f, Weight.HEAVY, wide);
+    List<String> named = paper.wrapped(points * 1.4f, wide, label.name());
+    for (int i = 0; i < Math.min(2, named.size()); i++) {
+      String fits =
+          i == 1 && named.size() > 2
+              ? paper.fitted(points * 1.4f, wide, named.get(i) + " …")
+              : named.get(i);
+      lines.add(new Line(fits, points * 1.4f, Weight.HEAVY));
     }
-    for (String line :
-        label.marks().isEmpty()
-            ? List.<String>of()
-            : paper.wrapped(points, beside, label.marks())) {
-      paper.text(x + PAD, at, points, Weight.HEAVY, line);
-      at += points * 1.2f;
-    }
+    add(paper, lines, label.marks(), points, Weight.HEAVY, beside);
+    add(paper, lines, label.warning(), points, Weight.HEAVY, beside);
     String small =
         label.code()
             + " · made "
@@ -164,28 +224,15 @@ final class LabelSheet {
             + (label.marked()
                 ? " Marked: beyond the published date, only with clean working."
                 : "");
-    float bottom = y + format.height - PAD;
-    for (String line :
-        label.warning().isEmpty()
-            ? List.<String>of()
-            : paper.wrapped(points, beside, label.warning())) {
-      if (at < bottom) {
-        paper.text(x + PAD, at, points, Weight.HEAVY, line);
-        at += points * 1.2f;
-      }
-    }
-    for (String line : paper.wrapped(points, beside, small)) {
-      if (at < bottom) {
-        paper.text(x + PAD, at, points, Weight.REGULAR, line);
-        at += points * 1.2f;
-      }
-    }
-    float tiny = points * 0.86f;
-    for (String line : paper.wrapped(tiny, beside, label.contents())) {
-      if (at < bottom) {
-        paper.text(x + PAD, at, tiny, Weight.REGULAR, line);
-        at += tiny * 1.2f;
-      }
+    add(paper, lines, small, points, Weight.REGULAR, beside);
+    add(paper, lines, label.contents(), points * 0.86f, Weight.REGULAR, beside);
+    return lines;
+  }
+
+  private static void add(
+      Paper paper, List<Line> lines, String words, float points, Weight weight, float wide) {
+    if (!words.isEmpty()) {
+      paper.wrapped(points, wide, words).forEach(w -> lines.add(new Line(w, points, weight)));
     }
   }
 
