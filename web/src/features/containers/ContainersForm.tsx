@@ -19,8 +19,7 @@ export function ContainersForm() {
   if (containers.isPending) return <Waiting />;
   if (containers.isError) return <Failed error={containers.error} />;
   return (
-    <section className="stack" aria-labelledby="containers">
-      <h2 id="containers">Bottles and jars</h2>
+    <section className="stack" aria-label="Bottles and jars">
       <p className="soft">
         Dremsa proposes the free ones that a brew comes out of again, and says what to sterilise.
         Boiled out and closed, one counts as sterilised for a day.
@@ -89,7 +88,7 @@ function Owned({ line }: { line: ContainerLine }) {
         <p className="soft small">
           {line.thickestMpas == null
             ? 'for anything, the thickest gel too'
-            : `up to ${figure(line.thickestMpas)} mPa·s`}
+            : `for what is no thicker than ${figure(line.thickestMpas)} mPa·s (water is 1)`}
           {line.fillShare < 1 && `, filled to ${Math.round(line.fillShare * 100)} %`}
         </p>
       </div>

@@ -24,7 +24,7 @@ describe('bottles and jars owned', () => {
     inKitchen(<ContainersForm />, { 'GET /api/containers': [SPRAY] });
     expect(await screen.findByText('Spray bottle, 250 mL')).toBeTruthy();
     expect(screen.getByText(/1 filled, 3 free, 2 of them sterilised/)).toBeTruthy();
-    expect(screen.getByText('up to 30 mPa·s')).toBeTruthy();
+    expect(screen.getByText(/no thicker than 30 mPa·s/)).toBeTruthy();
   });
 
   it('marks all free ones as sterilised with one tap', async () => {

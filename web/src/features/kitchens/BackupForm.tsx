@@ -15,7 +15,6 @@ export function BackupForm() {
   const percent = Math.round(share * 100);
   return (
     <section className="stack">
-      <h2>Backup</h2>
       <p>
         <a href="/api/backup.zip" download>
           Everything in one file

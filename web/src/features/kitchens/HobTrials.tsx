@@ -18,8 +18,7 @@ interface Props {
 export function HobTrials({ kitchen, version }: Props) {
   if (kitchen.hobs.length === 0 || !kitchen.vessels.some((v) => v.kind === 'POT')) return null;
   return (
-    <section className="stack" aria-labelledby="trials">
-      <h2 id="trials">Trials</h2>
+    <section className="stack" aria-label="Trials">
       <p className="soft">
         Every hob and pot differs. Two short trials make the amounts and times those of this
         kitchen.

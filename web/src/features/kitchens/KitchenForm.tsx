@@ -1,6 +1,9 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ask, keys, type Kitchen } from '../../api/client';
+import { api, ask, keys, ProblemError, type Kitchen } from '../../api/client';
+import { Fold } from '../../kit/Fold';
+import { useFormat } from '../../kit/format';
+import { WORDS } from '../../kit/words';
 import { Outcome } from './Outcome';
 import type { Part } from './part';
 import { ClimatePart, WaterPart } from './Surroundings';
@@ -25,6 +28,14 @@ export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: n
     set: (change) => setForm({ ...form, ...change }),
     error: save.error,
   };
+  const format = useFormat();
+  const changed = since !== '' || JSON.stringify(form) !== JSON.stringify(kitchen);
+  /** Whether a field of a part is refused: the part opens then. */
+  const wrong = (fields: string[], other = '') =>
+    save.error instanceof ProblemError &&
+    (save.error.problem.errors ?? []).some(
+      (e) => e.field === other || fields.some((f) => e.field.startsWith(`kitchen.${f}`)),
+    );
   const shown = [
     'kitchen.roomC',
     'kitchen.fridgeC',
@@ -44,19 +55,64 @@ export function KitchenForm({ kitchen, version }: { kitchen: Kitchen; version: n
   ];
   return (
     <form
-      className="stack"
       onSubmit={(e) => {
         e.preventDefault();
         save.mutate();
       }}
     >
-      <ClimatePart {...part} since={since} onSince={setSince} />
-      <WaterPart {...part} />
-      <HobsPart {...part} />
-      <VesselsPart {...part} />
-      <StrainersPart {...part} />
-      <MeasuresPart {...part} />
-      <Outcome mutation={save} fields={shown} word="Save the kitchen" />
+      <Fold
+        id="climate"
+        title="Climate"
+        says={`room ${format.celsius(form.roomC)}, fridge ${format.celsius(form.fridgeC)}`}
+        wrong={wrong(['roomC', 'fridgeC', 'freezerC'], 'climateSince')}
+      >
+        <ClimatePart {...part} since={since} onSince={setSince} />
+      </Fold>
+      <Fold
+        id="water"
+        title="Height and water"
+        says={
+          form.water && form.water !== 'UNKNOWN'
+            ? WORDS.waters[form.water]
+            : 'not said: the ranges are as wide'
+        }
+        wrong={wrong(['altitudeM', 'alkalinityMgL'])}
+      >
+        <WaterPart {...part} />
+      </Fold>
+      <Fold id="hobs" title="Hobs" says={names(form.hobs)} wrong={wrong(['hobs'])}>
+        <HobsPart {...part} />
+      </Fold>
+      <Fold
+        id="vessels"
+        title="Pots, bowls and jars"
+        says={names(form.vessels)}
+        wrong={wrong(['vessels'])}
+      >
+        <VesselsPart {...part} />
+      </Fold>
+      <Fold
+        id="strainers"
+        title="Strainers"
+        says={form.strainers.map((s) => WORDS.strainers[s]).join(', ')}
+      >
+        <StrainersPart {...part} />
+      </Fold>
+      <Fold
+        id="measures"
+        title="Scale, spoons and cups"
+        says={form.scaleStep ? `the scale shows ${form.scaleStep} g` : 'no scale'}
+        wrong={wrong(['scaleStep', 'counts'])}
+      >
+        <MeasuresPart {...part} />
+      </Fold>
+      {changed || save.isError ? (
+        <div className="keep-bar">
+          <Outcome mutation={save} fields={shown} word="Save the kitchen" />
+        </div>
+      ) : null}
     </form>
   );
 }
+
+const names = (things: { name: string }[]) => things.map((t) => t.name).join(', ') || 'none';

@@ -1,7 +1,9 @@
 import type { components } from '../../api/generated/schema';
-import type { Kitchen } from '../../api/client';
+import { Link } from 'react-router';
+import type { ContainerLine, Kitchen } from '../../api/client';
+import { BottlePicture } from '../../signature/BottlePicture';
 import { useInUse } from '../../api/queries';
-import type { Format } from '../../kit/format';
+import { figure, type Format } from '../../kit/format';
 import './kitchens.css';
 
 type Held = components['schemas']['Held'];
@@ -18,10 +20,13 @@ const TALLEST = 120;
  */
 export function KitchenPicture({
   kitchen,
+  containers,
   now,
   format,
 }: {
   kitchen: Kitchen;
+  /** What brews are bottled in. */
+  containers: ContainerLine[];
   now: number;
   format: Format;
 }) {
@@ -72,6 +77,22 @@ export function KitchenPicture({
             state={stateOf(inVessel(vessel))}
           >
             <VesselDrawing vessel={vessel} cm={cm} full={inVessel(vessel) !== undefined} />
+          </Thing>
+        ))}
+        {containers.map((c) => (
+          <Thing
+            key={c.id}
+            to="containers"
+            name={`${figure(c.sizeMl)} mL`}
+            state={`${c.free} of ${c.owned} free`}
+          >
+            <BottlePicture
+              container={c.kind}
+              fill={0}
+              tint="F3EEE3"
+              sizeMl={c.sizeMl}
+              scale={0.62}
+            />
           </Thing>
         ))}
       </ul>
@@ -138,11 +159,11 @@ function Thing({
 }) {
   return (
     <li>
-      <a href={held ? `/brew/${held.batch}` : `#${to}`}>
+      <Link to={held ? `/brew/${held.batch}` : `#${to}`}>
         {children}
         <b>{name}</b>
         {state && <span>{state}</span>}
-      </a>
+      </Link>
     </li>
   );
 }

@@ -17,7 +17,6 @@ export function ClimatePart({
 }: Part & { since: string; onSince: (day: string) => void }) {
   return (
     <>
-      <h2>Climate</h2>
       <div className="row end">
         <CelsiusInput
           label="Room"
@@ -59,7 +58,6 @@ export function ClimatePart({
 export function WaterPart({ form, set, error }: Part) {
   return (
     <>
-      <h2>Height and water</h2>
       <p className="soft small">
         High up water boils cooler; hard water holds acids off. Until you say, a low place and any
         tap water are taken, and the ranges are as wide.

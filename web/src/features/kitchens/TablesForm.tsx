@@ -37,8 +37,7 @@ export function TablesForm() {
   const error = read.error ?? look.error;
   const seen = read.data ?? look.data;
   return (
-    <section className="stack" aria-labelledby="tables">
-      <h2 id="tables">Tables for a spreadsheet</h2>
+    <section className="stack" aria-label="Tables for a spreadsheet">
       <p>
         Out as CSV:{' '}
         {TABLES.map((t, i) => (

@@ -18,7 +18,6 @@ export function HobsPart({ form, set, error }: Part) {
     set({ hobs: form.hobs.map((h, at) => (at === i ? { ...h, ...part } : h)) });
   return (
     <>
-      <h2 id="hobs">Hobs</h2>
       <p className="soft small">
         Watts that reach the pot. A trial below tells them; until then the usual ones are taken.
       </p>
@@ -68,7 +67,6 @@ export function VesselsPart({ form, set, error }: Part) {
     set({ vessels: form.vessels.map((v, at) => (at === i ? { ...v, ...part } : v)) });
   return (
     <>
-      <h2 id="vessels">Pots, bowls and jars</h2>
       <Rows
         of={form.vessels}
         known={(v) => ({ key: v.id, name: v.name })}
@@ -130,7 +128,6 @@ export function VesselsPart({ form, set, error }: Part) {
 export function StrainersPart({ form, set }: Part) {
   return (
     <>
-      <h2>Strainers</h2>
       <div className="row">
         {options(WORDS.strainers).map((t) => (
           <Checkbox
@@ -157,7 +154,6 @@ export function MeasuresPart({ form, set, error }: Part) {
   const client = useQueryClient();
   return (
     <>
-      <h2>Scale and loose measures</h2>
       <div className="row end">
         <NumberInput
           label="The scale shows steps of, g"
@@ -179,7 +175,7 @@ export function MeasuresPart({ form, set, error }: Part) {
           />
         ))}
       </div>
-      <h2>Spoons, cups and jugs</h2>
+      <h3>Spoons, cups and jugs</h3>
       <p className="row">
         {form.scoops.map((s, i) => (
           <Button

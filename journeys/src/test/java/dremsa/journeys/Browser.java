@@ -114,7 +114,9 @@ final class Browser implements AutoCloseable {
                 + quoted
                 + " or @aria-label="
                 + quoted
-                + "]");
+                + " or self::summary/h2[normalize-space(.)="
+                + quoted
+                + "]]");
     until(
         "tap '" + words + "'",
         () -> {

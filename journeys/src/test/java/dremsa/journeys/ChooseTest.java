@@ -245,13 +245,14 @@ class ChooseTest {
   }
 
   private static void trials(Browser browser) {
-    browser.go("/kitchen");
+    browser.go("/kitchen#trials");
     browser.see("A litre to the boil");
     browser.type("Took, min", "6");
     browser.tap("Reckon");
     browser.see("reach the pot");
     browser.tap("Reckon with it");
     browser.see("The trial counts from now on");
+    browser.go("/kitchen#hobs");
     browser.see("from a trial");
     browser.isAccessible("the kitchen with a trial");
   }

@@ -34,13 +34,14 @@ class KeepTest {
     browser.go("/kitchen");
     browser.see("Bottles and jars");
     browser.isAccessible("the kitchen");
+    browser.tap("Bottles and jars");
     browser.type("One holds, mL", "3");
     browser.tap("Write it down");
     browser.see("One holds 5 to 5000 mL.");
     browser.type("One holds, mL", "75");
     browser.tap("Write it down");
     browser.see("Spray bottle, 75 mL");
-    browser.reload();
+    browser.go("/kitchen#containers");
     browser.see("Spray bottle, 75 mL");
     browser.go("/choose/lemon-balm-spray/measure");
     browser.see("Into");
@@ -84,14 +85,14 @@ class KeepTest {
         file,
         "code,name,started,bottled_ml\nOLD-1,Lemon balm spray,%s 10:00,240\n".formatted(day)
             + "OLD-2,Lemon balm spray,%s 11:00,240\n".formatted(day));
-    browser.go("/kitchen");
+    browser.go("/kitchen#tables");
     browser.see("Tables for a spreadsheet");
-    browser.attach("section[aria-labelledby=tables] input[type=file]", file);
+    browser.attach("#tables input[type=file]", file);
     browser.see("2 of 2 lines are new.");
     browser.tap("Take 2 in");
     browser.see("2 of 2 lines taken in.");
     Files.writeString(file, "code,name,started\nOLD-3,Lemon balm spray,tomorrow\n");
-    browser.attach("section[aria-labelledby=tables] input[type=file]", file);
+    browser.attach("#tables input[type=file]", file);
     browser.see("Line 2, started");
     browser.go("/choose/lemon-balm-spray");
     browser.see("OLD-2");

@@ -155,6 +155,7 @@ class WholeJobTest {
     browser.go("/kitchen");
     browser.see("Pots, bowls and jars");
     browser.isAccessible("the kitchen");
+    browser.tap("Climate");
     browser.type("Fridge", "40");
     browser.tap("Save the kitchen");
     browser.see("A fridge is 0 to 15 °C.");

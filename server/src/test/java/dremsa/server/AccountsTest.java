@@ -53,6 +53,29 @@ class AccountsTest {
   }
 
   @Test
+  void aPasswordIsChangedByWhoKnowsItAndEndsTheSessionsElsewhere() {
+    Visitor owner = Visitor.withHousehold();
+    Visitor elsewhere = new Visitor();
+    Map<String, String> before = Map.of("signIn", owner.name(), "password", "correct horse");
+    assertThat(elsewhere.post("/api/session", before).status()).isEqualTo(200);
+    String path = "/api/session/password";
+    String better = "kettle violet thursday";
+    assertThat(owner.put(path, Map.of("old", "wrong", "password", better)).fields())
+        .containsExactly("old");
+    assertThat(owner.put(path, Map.of("old", "correct horse", "password", "12345678")).fields())
+        .containsExactly("password");
+    assertThat(owner.put(path, Map.of("old", "correct horse", "password", better)).status())
+        .isEqualTo(204);
+    assertThat(owner.get("/api/household").status()).isEqualTo(200);
+    assertThat(elsewhere.get("/api/household").status()).as("signed out there").isEqualTo(401);
+    assertThat(elsewhere.post("/api/session", before).status()).isEqualTo(401);
+    Map<String, String> after = Map.of("signIn", owner.name(), "password", better);
+    assertThat(elsewhere.post("/api/session", after).status()).isEqualTo(200);
+    assertThat(new Visitor().put(path, Map.of("old", better, "password", "x")).status())
+        .isEqualTo(401);
+  }
+
+  @Test
   void guessingIsSlowedDown() {
     Visitor owner = Visitor.withHousehold();
     Visitor guesser = new Visitor();

@@ -8,12 +8,28 @@ import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.Session;
 import org.springframework.stereotype.Component;
 
 /** Begins sessions; they live in the database, so that any instance knows them. */
 @Component
 class Sessions {
   private final SecurityContextRepository contexts = new HttpSessionSecurityContextRepository();
+
+  private final FindByIndexNameSessionRepository<? extends Session> kept;
+
+  Sessions(FindByIndexNameSessionRepository<? extends Session> kept) {
+    this.kept = kept;
+  }
+
+  /** Ends the sessions of a member on all other devices. */
+  void endOthers(Member member, HttpServletRequest request) {
+    String own = request.getSession().getId();
+    kept.findByPrincipalName(member.getName()).keySet().stream()
+        .filter(id -> !id.equals(own))
+        .forEach(kept::deleteById);
+  }
 
   void begin(Member member, HttpServletRequest request, HttpServletResponse response) {
     if (request.getSession(false) != null) {
