@@ -45,7 +45,7 @@ export default function SeekList({ data, value, onChange, nothing, ...field }: P
         <span>
           {option.label}{' '}
           {byId.get(option.value)?.beside && (
-            <span className="beside">{byId.get(option.value)!.beside}</span>
+            <span className="option-kind">{byId.get(option.value)!.beside}</span>
           )}
         </span>
       )}

@@ -49,7 +49,14 @@ export const theme = createTheme({
     },
     TextInput: { defaultProps: { size: 'md' } },
     PasswordInput: { defaultProps: { size: 'md' } },
-    NumberInput: { defaultProps: { size: 'md', hideControls: true, clampBehavior: 'none' } },
+    NumberInput: {
+      defaultProps: {
+        size: 'md',
+        hideControls: true,
+        clampBehavior: 'none',
+        allowedDecimalSeparators: [',', '.'],
+      },
+    },
     Textarea: { defaultProps: { size: 'md' } },
     FileInput: { defaultProps: { size: 'md' } },
     NativeSelect: { defaultProps: { size: 'md' } },

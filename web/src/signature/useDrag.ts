@@ -1,5 +1,8 @@
 import { useRef } from 'react';
 
+/** A finger that only touches moves so many pixels without meaning it. */
+const NUDGE = 6;
+
 /**
  * Makes a part of a picture draggable along one axis, by pointer and by keys.
  *
@@ -17,7 +20,7 @@ export function useDrag(
   perPixel: () => number,
   onChange: (value: number) => void,
 ) {
-  const from = useRef<{ at: number; value: number } | null>(null);
+  const from = useRef<{ at: number; value: number; moved: boolean } | null>(null);
   const hold = (v: number) => Math.min(range[1], Math.max(range[0], Math.round(v / step) * step));
   const place = (e: React.PointerEvent) => (axis === 'x' ? e.clientX : -e.clientY);
   return {
@@ -30,10 +33,11 @@ export function useDrag(
     className: axis === 'x' ? 'handle' : 'handle up-down',
     onPointerDown: (e: React.PointerEvent) => {
       e.currentTarget.setPointerCapture(e.pointerId);
-      from.current = { at: place(e), value };
+      from.current = { at: place(e), value, moved: false };
     },
     onPointerMove: (e: React.PointerEvent) => {
-      if (from.current) {
+      if (from.current && (from.current.moved || Math.abs(place(e) - from.current.at) > NUDGE)) {
+        from.current.moved = true;
         const moved = from.current.value + (place(e) - from.current.at) * perPixel();
         onChange(hold(moved));
       }

@@ -47,7 +47,7 @@ export function CoolingChoices({ run, now, format, tap }: Props) {
           <span className="soft small">about</span>
         </li>
       </ul>
-      {view && (
+      {view && view.ways.length > 0 && (
         <>
           <p className="soft small above">
             {cools

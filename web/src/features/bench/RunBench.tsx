@@ -208,7 +208,7 @@ function Over({ run, format }: { run: Run; format: Format }) {
       <h1 className="headline">{bottled ? 'Bottled' : divided ? 'Divided' : 'Given up'}</h1>
       <p>
         {bottled
-          ? `${format.ml(run.bottledMl ?? 0)} stand in the fridge since ${format.moment(run.endedAt!)}. Label them: ${run.code}, last day ${format.day(run.prediction.keeping.lastDay)}.`
+          ? `${format.ml(run.bottledMl ?? 0)} stand in the fridge since ${format.moment(run.endedAt!)}: ${run.code}, last day ${format.day(run.prediction.keeping.lastDay)}.`
           : divided
             ? `Each part goes on in a lane of its own since ${format.moment(run.endedAt!)}.`
             : `Ended ${format.moment(run.endedAt!)}.`}
@@ -220,8 +220,13 @@ function Over({ run, format }: { run: Run; format: Format }) {
         </p>
       )}
       {!divided && (
-        <div>
-          <Button component={Link} to="/keep">
+        <div className="row">
+          {bottled && (
+            <Button component={Link} to={`/keep/labels?batch=${run.id}`}>
+              Label them
+            </Button>
+          )}
+          <Button component={Link} to="/keep" variant={bottled ? 'outline' : 'filled'}>
             To the shelf
           </Button>
         </div>

@@ -73,6 +73,9 @@ export function IngredientLines({ formula, edit, findings, error }: Props) {
   return (
     <section className="sheet" aria-labelledby="ingredients">
       <h2 id="ingredients">What goes in</h2>
+      <p className="soft small">
+        Parts are weights beside each other: 85 parts to 1000 parts of water is 85 g to a litre.
+      </p>
       <ul className="lines above-s">
         {formula.ingredients.map((line, i) => (
           <li key={line.key} className="stack tight">

@@ -46,7 +46,7 @@ export function KitchenPicture({
       <ul className="kitchen-shelf">
         {kitchen.hobs.map((hob) => (
           <Thing key={hob.id} to="hobs" name={hob.name}>
-            <svg viewBox={`0 0 110 ${FLOOR + 6}`} width="110" aria-hidden>
+            <svg viewBox={`0 138 110 ${FLOOR - 132}`} width="110" aria-hidden>
               <ellipse
                 cx="55"
                 cy="158"
@@ -118,7 +118,7 @@ function VesselDrawing({ vessel, cm, full }: { vessel: Vessel; cm: number; full:
   const round = vessel.kind === 'BOWL' ? Math.min(high, wide / 2) * 0.8 : 6;
   const outline = `M${x} ${y} V${FLOOR - round} q0 ${round} ${round} ${round} H${x + wide - round} q${round} 0 ${round} -${round} V${y}`;
   return (
-    <svg viewBox={`0 0 ${w} ${FLOOR + 6}`} width={w} aria-hidden>
+    <svg viewBox={`0 ${y - 12} ${w} ${high + 18}`} width={w} aria-hidden>
       <path d={outline + 'z'} fill="var(--paper)" />
       {full && (
         <path

@@ -1,4 +1,5 @@
-import { Checkbox } from '@mantine/core';
+import { Button, Checkbox } from '@mantine/core';
+import { useState } from 'react';
 import type { Prediction } from '../../api/client';
 import { duration, type Format } from '../../kit/format';
 import { HangsOn } from '../../kit/HangsOn';
@@ -7,6 +8,7 @@ import { KeepingBand } from '../../signature/KeepingBand';
 import { WaterAccount } from '../../signature/WaterAccount';
 import { FillInto } from './FillInto';
 import { HowSure } from './HowSure';
+import { WORDS } from '../../kit/words';
 import type { Draft } from './target';
 import { Why } from './Why';
 import { coolWords, rangeWords } from './words';
@@ -25,6 +27,8 @@ interface Props {
 
 /** Where the water goes, how it goes, how long it keeps, what it is filled into. */
 export function Forecast({ prediction: p, stale, draft, heldBy, format, onChange }: Props) {
+  // What was asked before the edge was dragged, to go back to.
+  const [before, setBefore] = useState<Draft>();
   return (
     <div className={stale ? 'stack stale' : 'stack'}>
       <section aria-labelledby="account">
@@ -40,8 +44,22 @@ export function Forecast({ prediction: p, stale, draft, heldBy, format, onChange
               ? Number(draft.ml) || undefined
               : undefined
           }
-          onWanted={(ml) => onChange({ kind: 'VOLUME', ml, unit: 'ml' })}
+          onWanted={(ml) => {
+            if (draft.kind !== 'VOLUME') setBefore(draft);
+            onChange({ kind: 'VOLUME', ml, unit: 'ml' });
+          }}
         />
+        {before && draft.kind === 'VOLUME' && (
+          <Button
+            variant="outline"
+            onClick={() => {
+              onChange({ kind: before.kind });
+              setBefore(undefined);
+            }}
+          >
+            Back to {WORDS.targets[before.kind]}
+          </Button>
+        )}
         <p className="soft small">
           {rangeWords(p)} Why so much{' '}
           <Why result="bottled" prediction={p}>

@@ -77,8 +77,6 @@ export function WeighOut({ title, prediction: p, stale }: Props) {
                 ? ` · ${a.scoopErrorPercent > 0 ? '+' : '−'}${figure(Math.abs(a.scoopErrorPercent))} %`
                 : ''}
               {spoonRange(a)}
-              {' · '}
-              {a.beside.slice(1).join(' · ')}
               {lacking(a.material) && <b className="lacking"> {lacking(a.material)}</b>}
             </span>
           </li>

@@ -1,4 +1,5 @@
-import { Button } from '@mantine/core';
+import { Button, Checkbox } from '@mantine/core';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { useHistory } from '../../api/queries';
 import { useFormat } from '../../kit/format';
@@ -9,8 +10,10 @@ import { happened } from './words';
 export function HistoryPage() {
   const history = useHistory();
   const format = useFormat();
+  const [undone, setUndone] = useState(false);
   if (history.isPending) return <Waiting />;
-  const lines = history.data?.pages.flatMap((p) => p.lines) ?? [];
+  const all = history.data?.pages.flatMap((p) => p.lines) ?? [];
+  const lines = undone ? all : all.filter((l) => !l.undone);
   const days = [...new Set(lines.map((l) => format.dateOf(l.at)))];
   return (
     <main className="page reading" id="main">
@@ -19,10 +22,19 @@ export function HistoryPage() {
       </p>
       <h1>Everything that happened</h1>
       {history.isError && <Failed error={history.error} again={() => history.refetch()} />}
-      {history.isSuccess && lines.length === 0 && (
+      {history.isSuccess && all.length === 0 && (
         <Empty title="Nothing has happened yet.">
           <p>Every brew, every bottle and every spoonful will stand here.</p>
         </Empty>
+      )}
+      {all.some((l) => l.undone) && (
+        <Checkbox
+          className="above-s"
+          size="md"
+          label="Show what was taken back too"
+          checked={undone}
+          onChange={(e) => setUndone(e.currentTarget.checked)}
+        />
       )}
       {days.map((day) => (
         <section className="above-l" key={day}>

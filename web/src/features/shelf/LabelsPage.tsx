@@ -19,12 +19,19 @@ export function LabelsPage() {
   const sheets = useSheets();
   const client = useQueryClient();
   const [params] = useSearchParams();
-  const [chosen, setChosen] = useState<string[]>(() => params.getAll('bottle'));
+  const [touched, setTouched] = useState<string[]>();
   const [format, setFormat] = useState<LabelFormat>(
     () => (localStorage.getItem('dremsa-labels') as LabelFormat | null) ?? 'A4_21',
   );
   const [skip, setSkip] = useState(0);
   const [name, setName] = useState('');
+  // Until something is touched it is what the way here was about: a bottle, or all of a batch.
+  const chosen =
+    touched ??
+    (shelf.data?.bottles ?? [])
+      .filter((b) => b.freshness !== 'OVER')
+      .filter((b) => b.id === params.get('bottle') || b.batchId === params.get('batch'))
+      .map((b) => b.id);
   const form = { bottles: chosen, format, skip, name: name || undefined };
   const print = useMutation({
     mutationFn: async () => {
@@ -64,7 +71,7 @@ export function LabelsPage() {
         </Empty>
       ) : (
         <>
-          <ToLabel bottles={bottles} today={today} chosen={chosen} onChosen={setChosen} />
+          <ToLabel bottles={bottles} today={today} chosen={chosen} onChosen={setTouched} />
           {chosen.length > 0 && (
             <div className="label-work">
               <LabelSeen

@@ -117,6 +117,8 @@ describe('the record', () => {
       'GET /api/history?page=1': { page: 1, more: false, lines: [happening(3, '2030-02-01')] },
     });
     expect(await screen.findByText('Tuesday 5 March')).toBeTruthy();
+    expect(screen.queryByText('Monday 4 March')).toBeNull();
+    await userEvent.click(screen.getByLabelText('Show what was taken back too'));
     expect(screen.getByText('Monday 4 March')).toBeTruthy();
     expect(screen.getByText('Balm X-1').getAttribute('href')).toBe('/keep/a');
     expect(screen.getByText('Balm X-2').getAttribute('href')).toBe('/brew/b1');

@@ -36,10 +36,8 @@ final class Kitchenwork {
             "target",
             Map.of(
                 "kind",
-                "BOTTLES",
-                "count",
-                1,
-                "size",
+                "VOLUME",
+                "amount",
                 Map.of("value", millilitres, "unit", "ml"))));
   }
 

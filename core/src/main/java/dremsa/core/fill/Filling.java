@@ -1,7 +1,6 @@
 package dremsa.core.fill;
 
 import dremsa.core.brew.Finished;
-import dremsa.core.formula.Formula;
 import dremsa.core.kitchen.Container;
 import dremsa.core.measure.Said;
 import dremsa.core.scale.Target;
@@ -44,14 +43,6 @@ public record Filling(List<Filled> filled, List<String> advice) {
    */
   public record Filled(Container kind, double sizeMl, double millilitres, boolean owned) {}
 
-  /** What a formula is filled into at its end; a jar where it does not say. */
-  public static Container wanted(Formula formula) {
-    return formula.steps().stream()
-        .flatMap(step -> step.fills().stream())
-        .findFirst()
-        .orElse(Container.JAR);
-  }
-
   /**
    * Proposes containers: those that the brew was measured for, else the fewest of the household's
    * own that hold it.
@@ -88,7 +79,6 @@ public record Filling(List<Filled> filled, List<String> advice) {
       } else {
         fewest(kind);
       }
-      heads();
       sterilising();
       return new Filling(filled, List.copyOf(advice));
     }
@@ -116,7 +106,7 @@ public record Filling(List<Filled> filled, List<String> advice) {
 
     private void asAsked(Container kind, Target.Bottles bottles) {
       for (int i = 0; i < bottles.count() && left >= DREGS_ML; i++) {
-        fill(kind, bottles.sizeMl(), Math.min(bottles.sizeMl(), left));
+        fill(kind, bottles.sizeMl(), Math.min(bottles.sizeMl() * kind.fill(), left));
       }
       // A little over what was asked for goes to the last one's neck, not into one more.
       if (left >= Math.max(DREGS_ML, bottles.sizeMl() * EYE * 4)) {
@@ -175,19 +165,6 @@ public record Filling(List<Filled> filled, List<String> advice) {
       }
       filled.add(new Filled(kind, size, Math.floor(millilitres + 1e-6), free));
       left -= millilitres;
-    }
-
-    private void heads() {
-      for (Filled one : filled) {
-        if (one.millilitres() > one.sizeMl() * one.kind().fill() * (1 + EYE)) {
-          advice.add(
-              one.kind() == Container.CUBES
-                  ? "Water grows by about a tenth as it freezes: do not fill to the brim."
-                  : Said.of(
-                      "A %s is measured to its brim: leave a finger's breadth free.",
-                      one.kind().words()));
-        }
-      }
     }
 
     private void sterilising() {

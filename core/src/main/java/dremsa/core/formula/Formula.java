@@ -1,5 +1,6 @@
 package dremsa.core.formula;
 
+import dremsa.core.kitchen.Container;
 import dremsa.core.measure.Said;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -154,6 +155,11 @@ public record Formula(
   /** The same formula with other ingredients and steps. */
   public Formula with(List<Ingredient> otherIngredients, List<Step> otherSteps) {
     return new Formula(id, name, method, purposes, about, otherIngredients, otherSteps, branches);
+  }
+
+  /** What it is filled into at its end; a jar where it does not say. */
+  public Container container() {
+    return steps.stream().flatMap(step -> step.fills().stream()).findFirst().orElse(Container.JAR);
   }
 
   /** The same formula with another name. */

@@ -160,7 +160,7 @@ final class Composing {
       troubles.addAll(no.troubles());
       most = no.mostMl();
     }
-    return new Solution.Unreachable(Scaling.wantedMl(target), most, troubles);
+    return new Solution.Unreachable(Scaling.wantedMl(brew.formula(), target), most, troubles);
   }
 
   private static double bounded(double factor) {

@@ -5,6 +5,7 @@ import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
 import dremsa.core.brew.Trouble;
 import dremsa.core.brew.VesselChoice;
+import dremsa.core.formula.Formula;
 import dremsa.core.formula.Ingredient;
 import dremsa.core.material.Material;
 import dremsa.core.scale.Target.AtHand;
@@ -39,7 +40,7 @@ public final class Scaling {
    * @throws InvalidTargetException when the target names an ingredient that is not given in parts
    */
   public static Solution solve(Brew brew, Target target, Facts facts) {
-    OptionalDouble wanted = wantedMl(target);
+    OptionalDouble wanted = wantedMl(brew.formula(), target);
     if (wanted.isPresent()) {
       return forVolume(brew, wanted.getAsDouble(), facts);
     } else if (target instanceof AtHand atHand) {
@@ -182,11 +183,11 @@ public final class Scaling {
   }
 
   /** The targets that name their volume outright. */
-  public static OptionalDouble wantedMl(Target target) {
+  public static OptionalDouble wantedMl(Formula formula, Target target) {
     if (target instanceof Volume volume) {
       return OptionalDouble.of(volume.millilitres());
     } else if (target instanceof Bottles bottles) {
-      return OptionalDouble.of(bottles.count() * bottles.sizeMl());
+      return OptionalDouble.of(bottles.count() * bottles.sizeMl() * formula.container().fill());
     } else if (target instanceof PeopleUses uses) {
       return OptionalDouble.of(uses.people() * uses.uses() * uses.mlPerUse());
     }

@@ -19,7 +19,8 @@ public sealed interface Target {
   }
 
   /**
-   * So many bottles of a size, each filled to what is written on it.
+   * So many bottles of a size, each filled as full as its kind is: a bottle to what is written on
+   * it, a jar to a finger's breadth below.
    *
    * @param count 1 to 50
    * @param sizeMl 5 to 5000

@@ -29,6 +29,19 @@ class ScalingTest {
     }
   }
 
+  /** Common practice: a jar holds its name only to the brim, a bottle below its neck. */
+  @Test
+  void jarsAreMeasuredForWhatGoesIntoThem() {
+    Formula gel = BuiltInFormulas.find("linseed-gel").orElseThrow();
+    Formula spray = BuiltInFormulas.find("lemon-balm-spray").orElseThrow();
+    Target two = new Target.Bottles(2, 250);
+    assertThat(Scaling.wantedMl(gel, two)).hasValue(450);
+    assertThat(Scaling.wantedMl(spray, two)).hasValue(500);
+    Solution.Reached reached =
+        (Solution.Reached) Scaling.solve(Kitchens.brew(gel), two, Facts.NONE);
+    assertThat(reached.prediction().finished().millilitres()).isCloseTo(450, within(1.0));
+  }
+
   @Test
   void moreHerbAndWaterNeverGiveLess() {
     for (Formula formula : BuiltInFormulas.all()) {

@@ -10,10 +10,10 @@ import dremsa.server.accounts.Households;
 import dremsa.server.bench.RunJson.CoolingLandmark;
 import dremsa.server.bench.RunJson.CoolingLine;
 import dremsa.server.bench.RunJson.CoolingView;
-import dremsa.server.http.Problem;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -37,13 +37,15 @@ class CoolingWays {
     Batch batch = log.get(householdId, id);
     Instant now = households.now(household);
     if (batch.status() != Batch.Status.RUNNING) {
-      throw Problem.conflict("This brew does not run.");
+      return CoolingView.NONE;
     }
     Runs.Run run = runs.of(batch, now);
     List<Step> steps = run.brew().formula().steps();
-    int index =
-        Cooling.next(steps, batch.step())
-            .orElseThrow(() -> Problem.conflict("No cooling is to come in this brew."));
+    OptionalInt next = Cooling.next(steps, batch.step());
+    if (next.isEmpty()) {
+      return CoolingView.NONE;
+    }
+    int index = next.getAsInt();
     double elapsed =
         index == batch.step() ? Happened.minutes(batch.steps().get(index).startedAt(), now) : 0;
     List<CoolingLine> ways = new ArrayList<>();

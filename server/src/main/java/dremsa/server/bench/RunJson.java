@@ -289,6 +289,13 @@ final class RunJson {
   /** Minutes until a landmark. */
   record CoolingLandmark(String id, String words, double minutes) {}
 
-  /** The ways to cool, and what the yardstick says. */
-  record CoolingView(int step, double toC, List<CoolingLine> ways, String yardstick) {}
+  /**
+   * The ways to cool, and what the yardstick says.
+   *
+   * @param step index of the step that cools; -1 where no cooling is to come
+   * @param ways none where no cooling is to come
+   */
+  record CoolingView(int step, double toC, List<CoolingLine> ways, String yardstick) {
+    static final CoolingView NONE = new CoolingView(-1, 0, List.of(), "");
+  }
 }

@@ -98,11 +98,7 @@ public class Predictions {
     private PredictionJson.FillingJson of(Batched batch) {
       return PredictionJson.FillingJson.of(
           Filling.of(
-              Filling.wanted(batch.brew().formula()),
-              batch.prediction().finished(),
-              target,
-              own,
-              now));
+              batch.brew().formula().container(), batch.prediction().finished(), target, own, now));
     }
   }
 
