@@ -1915,6 +1915,7 @@ export interface components {
             owned: number;
             /** Format: int32 */
             full: number;
+            promised: string[];
             /** Format: int32 */
             free: number;
             /** Format: int32 */
@@ -2932,6 +2933,10 @@ export interface components {
             mayCountAs: string[];
             ways: components["schemas"]["WayJson"][];
             conflicts: components["schemas"]["ConflictJson"][];
+            /** Format: date-time */
+            startsAt?: string;
+            /** Format: date-time */
+            freeFrom?: string;
         };
         PriceJson: {
             /** Format: double */
@@ -3001,6 +3006,8 @@ export interface components {
             shopPrice?: components["schemas"]["PriceJson"];
             /** Format: date-time */
             startAt?: string;
+            /** Format: date-time */
+            readyBy?: string;
             ranges?: boolean;
         };
         RangeJson: {

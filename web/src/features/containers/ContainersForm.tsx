@@ -81,7 +81,9 @@ function Owned({ line }: { line: ContainerLine }) {
         </b>
         <p className="soft small">
           {line.full} filled, {line.free} free
-          {line.ready > 0 && `, ${line.ready} of them sterilised`}
+          {line.promised.length > 0 &&
+            `, ${line.promised.length} kept for ${[...new Set(line.promised)].join(', ')}`}
+          {line.ready > 0 && `, ${line.ready} empty and sterilised`}
           {line.sterilisedAt &&
             ` ${line.ready > 0 ? '' : '· last sterilised '}${format.moment(line.sterilisedAt)}`}
         </p>

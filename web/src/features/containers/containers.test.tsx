@@ -12,6 +12,7 @@ const SPRAY: ContainerLine = {
   filter: false,
   owned: 4,
   full: 1,
+  promised: [],
   free: 3,
   ready: 2,
   sterilisedAt: '2030-03-05T09:00:00Z',
@@ -23,7 +24,7 @@ describe('bottles and jars owned', () => {
   it('says how many are full, free and sterilised', async () => {
     inKitchen(<ContainersForm />, { 'GET /api/containers': [SPRAY] });
     expect(await screen.findByText('Spray bottle, 250 mL')).toBeTruthy();
-    expect(screen.getByText(/1 filled, 3 free, 2 of them sterilised/)).toBeTruthy();
+    expect(screen.getByText(/1 filled, 3 free, 2 empty and sterilised/)).toBeTruthy();
     expect(screen.getByText(/no thicker than 30 mPa·s/)).toBeTruthy();
   });
 

@@ -84,7 +84,7 @@ export function KitchenPicture({
             key={c.id}
             to="containers"
             name={`${figure(c.sizeMl)} mL`}
-            state={`${c.free} of ${c.owned} free`}
+            state={`${c.free} of ${c.owned} free${c.promised.length > 0 ? `, ${c.promised.length} kept for ${[...new Set(c.promised)].join(', ')}` : ''}`}
           >
             <BottlePicture
               container={c.kind}

@@ -36,9 +36,13 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
   const navigate = useNavigate();
   const client = useQueryClient();
   const plant = formula.ingredients.find((i) => i.plant);
-  const { draft, change, p, asking, shelf, standing } = useMeasuring(id, formula);
   const [reason, setReason] = useState('');
   const [when, setWhen] = useState<When>({ kind: 'NOW', at: '' });
+  const { draft, change, p, asking, shelf, standing } = useMeasuring(
+    id,
+    formula,
+    whenBody(when, format),
+  );
   const once = useOnce();
   const brew = useMutation({
     mutationFn: () => {
@@ -92,14 +96,25 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
               Begin later, or use another of your own.
             </p>
           ))}
+          {p?.freeFrom && p.conflicts.length > 0 && (
+            <div>
+              <Button
+                variant="outline"
+                onClick={() => setWhen({ kind: 'START', at: format.localOf(p.freeFrom!) })}
+              >
+                Begin when all is free,{' '}
+                {format.soon(p.freeFrom, Date.parse(household.data?.now ?? ''))}
+              </Button>
+            </div>
+          )}
           {p && (
             <Deliberate prediction={p} reason={reason} error={brew.error} onChange={setReason} />
           )}
           <StartWhen
             when={when}
-            minutes={p?.totalMinutes}
+            plan={stale ? undefined : p}
             format={format}
-            error={brew.error}
+            error={brew.error ?? problem}
             onChange={setWhen}
           />
           <ShopPrice draft={draft} onChange={change} />

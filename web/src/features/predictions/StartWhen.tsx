@@ -1,4 +1,5 @@
 import { SegmentedControl, TextInput } from '@mantine/core';
+import type { Prediction } from '../../api/client';
 import { said } from '../../kit/fields';
 import { duration, type Format } from '../../kit/format';
 import { zonedInstant } from '../../kit/when';
@@ -19,16 +20,15 @@ export function whenBody(when: When, format: Format) {
 
 interface Props {
   when: When;
-  /** How long it takes, min; empty until that is known. */
-  minutes?: number;
+  /** The answer for this time; empty until it is there. */
+  plan?: Prediction;
   format: Format;
   error: unknown;
   onChange: (when: When) => void;
 }
 
 /** Now, at a time, or so that it is ready by a time. */
-export function StartWhen({ when, minutes, format, error, onChange }: Props) {
-  const at = when.at ? Date.parse(zonedInstant(when.at, format)) : undefined;
+export function StartWhen({ when, plan, format, error, onChange }: Props) {
   return (
     <div className="stack tight above-l">
       <SegmentedControl
@@ -51,11 +51,12 @@ export function StartWhen({ when, minutes, format, error, onChange }: Props) {
           error={said(error, 'startAt', 'readyBy')}
         />
       )}
-      {at !== undefined && minutes !== undefined && when.kind !== 'NOW' && (
+      {plan?.startsAt && when.at && when.kind !== 'NOW' && (
         <p className="soft small">
+          It takes about {duration(plan.totalMinutes)}:{' '}
           {when.kind === 'READY'
-            ? `It takes about ${duration(minutes)}: begin about ${format.moment(at - minutes * 60_000)}.`
-            : `It takes about ${duration(minutes)}: ready about ${format.moment(at + minutes * 60_000)}.`}
+            ? `begin about ${format.moment(plan.startsAt)}.`
+            : `ready about ${format.moment(plan.bottledAt)}.`}
         </p>
       )}
     </div>

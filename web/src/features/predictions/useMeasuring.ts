@@ -7,7 +7,11 @@ import { draftQuestion, loadDraft, saveDraft, type Draft } from './target';
 export type FormulaView = NonNullable<ReturnType<typeof useFormula>['data']>;
 
 /** What is asked for of a formula, kept from visit to visit, and what the model answers. */
-export function useMeasuring(id: string, formula: FormulaView) {
+export function useMeasuring(
+  id: string,
+  formula: FormulaView,
+  when: { startAt?: string; readyBy?: string },
+) {
   const [params] = useSearchParams();
   const [draft, setDraft] = useState<Draft>(() => {
     const variant = params.get('variant');
@@ -25,11 +29,12 @@ export function useMeasuring(id: string, formula: FormulaView) {
   const [asked, setAsked] = useState(draft);
   const prediction = usePrediction({
     ...draftQuestion(id, asked, formula, standing),
+    ...when,
     ranges: false,
   });
   if (!prediction.isFetching && asked !== draft) setAsked(draft);
   const [rested] = useDebouncedValue(asked, 350);
-  const ranged = usePrediction(draftQuestion(id, rested, formula, standing));
+  const ranged = usePrediction({ ...draftQuestion(id, rested, formula, standing), ...when });
   const atRest = rested === asked && ranged.data && !ranged.isPlaceholderData;
   return {
     draft,

@@ -183,6 +183,12 @@ class AtTheHobTest extends RunWork {
     Map<String, Object> later = new java.util.HashMap<>(wanted("nigella-soak", 300));
     later.put("startAt", java.time.Instant.parse(free).plusSeconds(60).toString());
     assertThat(ok(owner.post("/api/predictions", later)).at("/conflicts").size()).isZero();
+    // When all is free again is said, and what begins then finds all free.
+    Map<String, Object> then = new java.util.HashMap<>(later);
+    then.put("startAt", third.text("/freeFrom"));
+    Visitor.Answer begun = ok(owner.post("/api/predictions", then));
+    assertThat(begun.at("/conflicts").size()).isZero();
+    assertThat(begun.text("/startsAt")).isEqualTo(third.text("/freeFrom"));
     Visitor.Answer held = ok(owner.get("/api/batches/in-use"));
     assertThat(held.body().valueStream().map(h -> h.get("name").asString()))
         .contains(first.text(vessel), second.text(vessel));
@@ -197,6 +203,22 @@ class AtTheHobTest extends RunWork {
     }
     assertThat(owner.get("/api/nowhere").status()).isEqualTo(404);
     assertThat(owner.file("/nowhere.svg").status()).isEqualTo(404);
+  }
+
+  @Test
+  void readyByATimeSaysWhenToBeginBeforeAnythingIsKept() {
+    java.time.Instant seven =
+        java.time.Instant.parse(owner.get("/api/household").text("/now")).plusSeconds(14 * 3600);
+    Map<String, Object> soak = new java.util.HashMap<>(wanted("nigella-soak", 300));
+    soak.put("readyBy", seven.toString());
+    Visitor.Answer answer = ok(owner.post("/api/predictions", soak));
+    java.time.Instant starts = java.time.Instant.parse(answer.text("/startsAt"));
+    double minutes = java.time.Duration.between(starts, seven).toSeconds() / 60.0;
+    assertThat(minutes).isCloseTo(answer.at("/totalMinutes").asDouble(), within(1.0));
+    assertThat(java.time.Instant.parse(answer.text("/bottledAt")))
+        .isBetween(seven.minusSeconds(90), seven.plusSeconds(90));
+    soak.put("readyBy", seven.minusSeconds(13 * 3600).toString());
+    assertThat(owner.post("/api/predictions", soak).fields()).containsExactly("readyBy");
   }
 
   @Test

@@ -53,6 +53,31 @@ class ContainersTest {
   }
 
   @Test
+  void whatABrewOnTheBenchWillFillIsPromisedToIt() {
+    owner.post(
+        "/api/containers", Map.of("kind", "SPRAY", "sizeMl", 250, "owned", 3, "filter", false));
+    Visitor.Answer run =
+        owner.post(
+            "/api/batches",
+            Map.of(
+                "formulaId",
+                "lemon-balm-spray",
+                "target",
+                Map.of("kind", "BOTTLES", "count", 2, "size", Map.of("value", 250, "unit", "ml"))));
+    assertThat(run.status()).as(run.body().toString()).isEqualTo(200);
+    JsonNode line = line("SPRAY", 250);
+    assertThat(line.get("free").asInt()).isEqualTo(1);
+    assertThat(line.get("full").asInt()).isZero();
+    assertThat(line.at("/promised").size()).isEqualTo(2);
+    assertThat(line.at("/promised/0").asString()).isEqualTo("Lemon balm spray");
+    // The brew itself still has them; another is told that they are taken.
+    assertThat(run.at("/prediction/filling/containers/1/owned").asBoolean()).isTrue();
+    JsonNode next = filling("lemon-balm-spray", 2, 250);
+    assertThat(next.at("/containers/0/owned").asBoolean()).isTrue();
+    assertThat(next.at("/containers/1/owned").asBoolean()).isFalse();
+  }
+
+  @Test
   void aHouseholdThatOwnsNothingYetIsProposedUsualOnes() {
     JsonNode filling = filling("lemon-balm-spray", 2, 250);
     assertThat(filling.at("/containers").size()).isEqualTo(2);

@@ -34,11 +34,7 @@ final class Kitchenwork {
             "formulaId",
             formula,
             "target",
-            Map.of(
-                "kind",
-                "VOLUME",
-                "amount",
-                Map.of("value", millilitres, "unit", "ml"))));
+            Map.of("kind", "VOLUME", "amount", Map.of("value", millilitres, "unit", "ml"))));
   }
 
   /** A run of a plan, by the book, that has come to its last step. */

@@ -41,6 +41,13 @@ public record ContainerSet(
     }
   }
 
+  /** The same with so many more in use: filled, or promised to a brew. */
+  public ContainerSet with(int more) {
+    return more == 0
+        ? this
+        : new ContainerSet(kind, sizeMl, filter, owned, full + more, sterilised, sterilisedAt);
+  }
+
   /** How many are empty; more may stand filled than were ever counted. */
   public int free() {
     return Math.max(0, owned - full);

@@ -12,6 +12,7 @@ import dremsa.server.http.Idempotency;
 import dremsa.server.http.Problem;
 import dremsa.server.predictions.Plan;
 import dremsa.server.predictions.ThingsInUse;
+import dremsa.server.predictions.When;
 import dremsa.server.wire.ChangeJson;
 import dremsa.server.wire.MakeJson;
 import dremsa.server.wire.PlannedStep;
@@ -177,7 +178,7 @@ class BatchController {
                 bench.start(
                     household,
                     wanted,
-                    new Bench.When(wanted.startAt(), wanted.readyBy()),
+                    new When(wanted.startAt(), wanted.readyBy()),
                     households.now(household)));
     return views.view(household, id);
   }
@@ -238,7 +239,7 @@ class BatchController {
         member.household(),
         id,
         form.version(),
-        new Bench.When(form.startAt(), form.readyBy()),
+        new When(form.startAt(), form.readyBy()),
         households.now(member.household()));
     return views.view(member.household(), id);
   }

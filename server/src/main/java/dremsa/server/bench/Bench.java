@@ -1,7 +1,6 @@
 package dremsa.server.bench;
 
 import dremsa.core.brew.Brew;
-import dremsa.core.brew.Prediction;
 import dremsa.core.brew.Reading;
 import dremsa.core.check.Finding;
 import dremsa.core.check.SelfCheck;
@@ -13,25 +12,22 @@ import dremsa.core.formula.Window;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
-import dremsa.core.measure.Said;
 import dremsa.server.accounts.Households;
 import dremsa.server.formulas.Formulas;
 import dremsa.server.history.Happening;
-import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.kitchens.Kitchens;
 import dremsa.server.predictions.Plan;
 import dremsa.server.predictions.Planner;
+import dremsa.server.predictions.When;
 import dremsa.server.wire.FormulaJson;
 import dremsa.server.wire.KitchenJson;
 import dremsa.server.wire.Stored;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -41,12 +37,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Starts batches, ends their steps, and ends them. Every method is told what time it is. */
 @Service
 public class Bench {
-  /** Nothing is planned farther ahead. */
-  private static final Duration FARTHEST = Duration.ofDays(366);
-
-  /** A start so little in the past is meant as now. */
-  private static final Duration JUST_NOW = Duration.ofMinutes(5);
-
   private final BatchRepository repository;
   private final Runs runs;
   private final Log log;
@@ -81,16 +71,6 @@ public class Bench {
     this.events = events;
   }
 
-  /**
-   * When a batch shall start; with neither it starts now.
-   *
-   * @param startAt its first step
-   * @param readyBy its last step is over
-   */
-  public record When(@Nullable Instant startAt, @Nullable Instant readyBy) {
-    public static final When NOW = new When(null, null);
-  }
-
   /** Starts a batch now. */
   @Transactional
   public UUID start(UUID household, Plan plan, Instant at) {
@@ -100,11 +80,11 @@ public class Bench {
   /** Starts a batch, or keeps it measured out for its time. */
   @Transactional
   public UUID start(UUID household, Plan plan, When when, Instant at) {
-    Planner.Planned planned = solve(household, plan, when, at);
+    Planner.Planned planned = planner.solveFree(household, plan, kitchens.of(household), when, at);
     Kitchen kitchen = planned.kitchen();
     Brew brew = planned.reached().brew();
     Formula formula = brew.formula();
-    Instant starts = starts(when, planned.reached().prediction(), at);
+    Instant starts = when.starts(planned.reached().prediction(), at);
     Batch batch =
         new Batch(
             UUID.randomUUID(),
@@ -136,17 +116,6 @@ public class Bench {
     return batch.id();
   }
 
-  /** Solved with the things that are free when it begins. */
-  private Planner.Planned solve(UUID household, Plan plan, When when, Instant at) {
-    Kitchen whole = kitchens.of(household);
-    // When it begins to be ready by a time hangs on the vessels, a little: the first answer tells.
-    Instant starts =
-        when.startAt() == null && when.readyBy() == null
-            ? at
-            : starts(when, planner.solve(household, plan, whole, at).reached().prediction(), at);
-    return planner.solveFree(household, plan, whole, starts, at);
-  }
-
   private List<Finding> errors(UUID household, Planner.Planned planned) {
     return SelfCheck.errors(
         planned.reached().brew(),
@@ -154,40 +123,6 @@ public class Bench {
         planned.facts(),
         planned.reached().prediction(),
         households.of(household).school());
-  }
-
-  private static Instant starts(When when, Prediction prediction, Instant at) {
-    if (when.startAt() != null && when.readyBy() != null) {
-      throw Problem.invalid(
-          FieldProblem.of(
-              "readyBy", when.readyBy(), "Say when to start or when it shall be ready."));
-    }
-    if (when.startAt() == null && when.readyBy() == null) {
-      return at;
-    }
-    double minutes = prediction.steps().get(prediction.steps().size() - 1).endMinute();
-    Instant readyBy = when.readyBy();
-    boolean ready = readyBy != null;
-    Instant starts =
-        readyBy == null
-            ? Objects.requireNonNull(when.startAt())
-            : readyBy.minusMillis(Math.round(minutes * 60_000));
-    String field = ready ? "readyBy" : "startAt";
-    if (starts.isBefore(at.minus(JUST_NOW))) {
-      throw Problem.invalid(
-          FieldProblem.of(
-              field,
-              ready ? when.readyBy() : when.startAt(),
-              ready
-                  ? Said.of(
-                      "It takes about %s: begun now it is ready then.", Said.duration(minutes))
-                  : "That is over already. Start it now or later."));
-    }
-    if (starts.isAfter(at.plus(FARTHEST))) {
-      throw Problem.invalid(
-          FieldProblem.of(field, starts, "Nothing is planned more than a year ahead."));
-    }
-    return starts.isBefore(at) ? at : starts;
   }
 
   /** Begins a batch that was planned. */
@@ -207,7 +142,7 @@ public class Bench {
     if (batch.status() != Batch.Status.PLANNED) {
       throw Problem.conflict("This brew has begun already.");
     }
-    batch.putOff(starts(when, runs.planned(batch).prediction(), at));
+    batch.putOff(when.starts(runs.planned(batch).prediction(), at));
     log.saved(batch, at);
   }
 

@@ -241,7 +241,7 @@ class RunViews {
             null,
             new Predictions.Fill(
                 run.target().toCore(run.brew()),
-                containers.of(household.id()),
+                containers.of(household.id(), batch.id()),
                 households.now(household)),
             false));
   }

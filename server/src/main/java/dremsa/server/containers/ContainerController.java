@@ -41,8 +41,9 @@ class ContainerController {
   /**
    * A sort of container.
    *
-   * @param free how many are empty
-   * @param ready how many of those are sterilised and still count as it
+   * @param promised the brews on the bench that empty ones are kept for, one for each
+   * @param free how many are empty and promised to none
+   * @param ready how many of the empty ones are sterilised and still count as it
    * @param thickestMpas the thickest brew that it gives out; null where any comes out
    * @param fillShare how full it is filled at most
    */
@@ -54,6 +55,7 @@ class ContainerController {
       boolean filter,
       int owned,
       int full,
+      List<String> promised,
       int free,
       int ready,
       @Nullable Instant sterilisedAt,
@@ -70,7 +72,8 @@ class ContainerController {
           set.filter(),
           set.owned(),
           set.full(),
-          set.free(),
+          kept.promised().stream().map(PromisedContainers.Promised::brew).toList(),
+          kept.left().free(),
           set.ready(now),
           set.sterilisedAt().equals(ContainerSet.NEVER) ? null : set.sterilisedAt(),
           Double.isInfinite(thickest) ? null : thickest,

@@ -6,6 +6,7 @@ import dremsa.core.measure.Said;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -20,25 +21,69 @@ public class Containers {
 
   private final OwnedSetRepository repository;
   private final FullContainers full;
+  private final PromisedContainers promised;
 
-  Containers(OwnedSetRepository repository, FullContainers full) {
+  Containers(OwnedSetRepository repository, FullContainers full, PromisedContainers promised) {
     this.repository = repository;
     this.full = full;
+    this.promised = promised;
   }
 
-  /** A set as it is kept, with what is in use. */
-  record Kept(UUID id, long version, ContainerSet set) {}
+  /**
+   * A set as it is kept, with what is in use.
+   *
+   * @param promised to brews on the bench
+   */
+  record Kept(UUID id, long version, ContainerSet set, List<PromisedContainers.Promised> promised) {
+    /** With what is promised counted as in use. */
+    ContainerSet left() {
+      return set.with(promised.size());
+    }
+  }
 
-  /** What a household owns; empty when it wrote nothing down. */
+  /**
+   * What a household owns, as a brew that begins now finds it; empty when it wrote nothing down.
+   */
   @Transactional(readOnly = true)
   public List<ContainerSet> of(UUID household) {
-    return kept(household).stream().map(Kept::set).toList();
+    return kept(household).stream().map(Kept::left).toList();
+  }
+
+  /** The same as a brew on the bench finds it: what is promised to later ones it can have. */
+  @Transactional(readOnly = true)
+  public List<ContainerSet> of(UUID household, UUID batch) {
+    List<ContainerSet> own = filled(household);
+    List<PromisedContainers.Promised> before = new ArrayList<>();
+    for (PromisedContainers.Promised each : promised.of(household, own)) {
+      if (each.batch().equals(batch)) {
+        break;
+      }
+      before.add(each);
+    }
+    return own.stream().map(set -> set.with(of(set, before).size())).toList();
+  }
+
+  private List<ContainerSet> filled(UUID household) {
+    List<FullContainers.Full> inUse = full.of(household);
+    return repository.findByHouseholdIdOrderByKindAscSizeMlAsc(household).stream()
+        .map(owned -> owned.toCore(inUse(owned, inUse)))
+        .toList();
+  }
+
+  private static List<PromisedContainers.Promised> of(
+      ContainerSet set, List<PromisedContainers.Promised> all) {
+    return all.stream().filter(p -> set.is(p.kind(), p.sizeMl())).toList();
   }
 
   List<Kept> kept(UUID household) {
     List<FullContainers.Full> inUse = full.of(household);
+    List<PromisedContainers.Promised> all = promised.of(household, filled(household));
     return repository.findByHouseholdIdOrderByKindAscSizeMlAsc(household).stream()
-        .map(owned -> new Kept(owned.id(), owned.version(), owned.toCore(inUse(owned, inUse))))
+        .map(
+            owned -> {
+              ContainerSet set = owned.toCore(inUse(owned, inUse));
+              return new Kept(owned.id(), owned.version(), set, of(set, all));
+            })
         .toList();
   }
 

@@ -13,6 +13,7 @@ import dremsa.server.bench.Bench;
 import dremsa.server.bench.Runs;
 import dremsa.server.kitchens.Kitchens;
 import dremsa.server.predictions.Plan;
+import dremsa.server.predictions.When;
 import dremsa.server.shelf.BottleTaps;
 import dremsa.server.shelf.Shelf;
 import dremsa.server.wire.KitchenJson;
@@ -272,7 +273,7 @@ class DemoHistory {
     bench.start(
         household,
         new Meant("lemon-balm-spray", TargetJson.bottles(2, 150)),
-        new Bench.When(now.plus(Duration.ofHours(5)), null),
+        new When(now.plus(Duration.ofHours(5)), null),
         now);
   }
 

@@ -50,6 +50,9 @@ import org.springframework.stereotype.Service;
 /** Turns a plan into a solved batch, or into a problem at the place of what is wrong with it. */
 @Service
 public class Planner {
+  /** So many times are tried until all is free; who has more on the bench looks for himself. */
+  private static final int MOST_TRIES = 8;
+
   private final Formulas formulas;
   private final HouseholdMaterials materials;
   private final PouredBottles bottles;
@@ -85,6 +88,34 @@ public class Planner {
     Planned withConflicts(List<ThingsInUse.Held> found) {
       return new Planned(formula, reached, facts, ages, surroundings, kitchen, found);
     }
+  }
+
+  /** Solves a plan with what is free when it begins. */
+  public Planned solveFree(UUID household, Plan plan, Kitchen kitchen, When when, Instant now) {
+    // When it begins to be ready by a time hangs on the vessels, a little: the first answer tells.
+    Instant starts =
+        when.isNow()
+            ? now
+            : when.starts(solve(household, plan, kitchen, now).reached().prediction(), now);
+    return solveFree(household, plan, kitchen, starts, now);
+  }
+
+  /**
+   * The first time at which a plan finds all that it needs free; empty where that is not known to
+   * come.
+   *
+   * @param after when it would begin otherwise
+   */
+  public Optional<Instant> freeFrom(
+      UUID household, Plan plan, Kitchen kitchen, Instant after, Instant now) {
+    return inUse.of(household, now).stream()
+        .map(ThingsInUse.Held::until)
+        .filter(until -> until.isAfter(after))
+        .distinct()
+        .sorted()
+        .limit(MOST_TRIES)
+        .filter(until -> solveFree(household, plan, kitchen, until, now).conflicts().isEmpty())
+        .findFirst();
   }
 
   /**

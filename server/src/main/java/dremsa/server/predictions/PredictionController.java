@@ -95,6 +95,7 @@ class PredictionController {
    * @param prices by ingredient key, for the cost; those of the lots on hand when left out
    * @param shopPrice of what it replaces
    * @param startAt when the first step begins; now when left out
+   * @param readyBy when the last step is over, instead
    * @param ranges whether ranges and what makes them are wanted; they are when left out
    */
   record Question(
@@ -116,6 +117,7 @@ class PredictionController {
           @Nullable Map<String, @Valid PriceJson> prices,
       @Valid @Nullable PriceJson shopPrice,
       @Nullable Instant startAt,
+      @Nullable Instant readyBy,
       @Nullable Boolean ranges)
       implements Plan {}
 
@@ -143,20 +145,33 @@ class PredictionController {
     Kitchen kitchen =
         question.kitchen() == null ? kitchens.of(household.id()) : kitchen(question.kitchen());
     Instant now = households.now(household);
-    Instant starts = question.startAt() == null ? now : question.startAt();
+    Instant starts = starts(household, question, kitchen, now);
     Planner.Planned planned =
         question.kitchen() == null
             ? planner.solveFree(household.id(), question, kitchen, starts, now)
             : planner.solve(household.id(), question, kitchen, now);
     Brew brew = planned.reached().brew();
     PredictionJson answer = describe(household, question, planned, brew, starts, now);
-    return answer.withConflicts(
+    return answer.plannedFor(
+        starts,
         planned.conflicts().stream()
             .map(
                 held ->
                     new PredictionJson.ConflictJson(
                         held.name(), held.brew(), held.batch(), held.until()))
-            .toList());
+            .toList(),
+        planned.conflicts().isEmpty()
+            ? null
+            : planner.freeFrom(household.id(), question, kitchen, starts, now).orElse(null));
+  }
+
+  /** A time in the past can be asked about, but nothing can be ready by one. */
+  private Instant starts(Household household, Question question, Kitchen kitchen, Instant now) {
+    if (question.readyBy() == null) {
+      return question.startAt() == null ? now : question.startAt();
+    }
+    return new When(question.startAt(), question.readyBy())
+        .starts(planner.solve(household.id(), question, kitchen, now).reached().prediction(), now);
   }
 
   private PredictionJson describe(

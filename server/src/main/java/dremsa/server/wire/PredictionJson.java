@@ -79,7 +79,9 @@ public record PredictionJson(
     Map<String, RangeJson> ranges,
     List<String> mayCountAs,
     List<WayJson> ways,
-    List<ConflictJson> conflicts) {
+    List<ConflictJson> conflicts,
+    @Nullable Instant startsAt,
+    @Nullable Instant freeFrom) {
 
   /**
    * A thing that is needed while another brew holds it; nothing else of its kind is free.
@@ -90,8 +92,14 @@ public record PredictionJson(
    */
   public record ConflictJson(String what, String brew, UUID batch, Instant until) {}
 
-  /** The same with what other brews hold of what it needs. */
-  public PredictionJson withConflicts(List<ConflictJson> found) {
+  /**
+   * The same for a time, with what other brews hold of what it needs.
+   *
+   * @param starts when its first step begins
+   * @param free when all that it needs is free; null where nothing is in the way
+   */
+  public PredictionJson plannedFor(
+      Instant starts, List<ConflictJson> found, @Nullable Instant free) {
     return new PredictionJson(
         scale,
         bottledMl,
@@ -119,7 +127,9 @@ public record PredictionJson(
         ranges,
         mayCountAs,
         ways,
-        found);
+        found,
+        starts,
+        free);
   }
 
   /**
@@ -350,7 +360,9 @@ public record PredictionJson(
                     LinkedHashMap::new)),
         beside.outlook().otherClasses().stream().map(KeepingClass::words).toList(),
         beside.ways(),
-        List.of());
+        List.of(),
+        null,
+        null);
   }
 
   private static List<InfluenceJson> influences(List<Influence> all) {
