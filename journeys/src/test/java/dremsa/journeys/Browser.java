@@ -24,7 +24,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** Headless Chromium with the words of a person: see, tap, type. */
 final class Browser implements AutoCloseable {
-  private static final Duration PATIENCE = Duration.ofSeconds(25);
+  static final Duration PATIENCE = Duration.ofSeconds(25);
 
   private final ChromeDriver driver;
   private final String address;

@@ -60,6 +60,15 @@ final class Caller {
     return caller;
   }
 
+  /** Somebody in the demo kitchen. */
+  static Caller ofTheDemo(String address) throws IOException {
+    Caller caller = new Caller(address, new CookieManager());
+    caller.get("/api/session");
+    caller.post("/api/session/demo", Map.of());
+    caller.get("/api/session");
+    return caller;
+  }
+
   /** Somebody else with the same cookies, at another server. */
   Caller elsewhere(String other) {
     return new Caller(other, cookies, http);
