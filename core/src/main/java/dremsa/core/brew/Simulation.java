@@ -235,6 +235,8 @@ final class Simulation {
 
     @Override
     public Integer divide(Divide step) {
+      // Whoever takes his time over it divides what has cooled meanwhile.
+      known.minutes().ifPresent(minutes -> hearth.stand(minutes, k.cover));
       pot.divide(step.share());
       return ONCE;
     }

@@ -101,4 +101,17 @@ class SeenTest {
     assertThat(whole.steps().get(0).beforeMl()).isZero();
     assertThat(whole.steps().get(HEAT).beforeMl()).isGreaterThan(400);
   }
+
+  @Test
+  void whatIsDividedSlowlyCoolsMeanwhile() {
+    Brew divided = Kitchens.builtIn("linseed-two-ways");
+    double scale = Kitchens.half(divided).scale();
+    Brew way = divided.ways().get(0);
+    int divide = index(way, StepKind.DIVIDE);
+    StepOutcome planned = way.predict(scale, Facts.NONE).steps().get(divide);
+    StepOutcome slow =
+        way.predict(scale, Facts.NONE.with(divide, StepFacts.lasting(60))).steps().get(divide);
+    assertThat(planned.endC()).isGreaterThan(40);
+    assertThat(slow.endC()).isLessThan(planned.endC() - 5);
+  }
 }
