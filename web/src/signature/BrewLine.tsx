@@ -50,7 +50,7 @@ export function BrewLine({
     : '';
   return (
     <figure className="flush" ref={ref}>
-      <svg width="100%" viewBox={`0 0 ${w} 236`} role="group" aria-label="The brew line">
+      <svg width="100%" viewBox={`0 0 ${w} 250`} role="group" aria-label="The brew line">
         <title>{`The brew takes ${duration(prediction.totalMinutes)}. ${main ? `${main.headline}: ${label}.` : ''}`}</title>
         <Patterns id={id} />
         {f.ticks.map((t) => (
@@ -267,7 +267,7 @@ function LongStepEnd({
       <circle className="grip" cx={strainX} cy={f.top - 4} r={movable ? 7 : 4} fill="var(--ink)" />
       <text
         x={strainX + (labelLeft ? -12 : 12)}
-        y={f.top + 3}
+        y={f.top - 10}
         fontSize={f.narrow ? 12.5 : 14}
         fontWeight="700"
         className="halo"

@@ -7,8 +7,8 @@ export function mainStep(steps: StepPlan[]): StepPlan | undefined {
     .sort((a, b) => b.endMinute - b.startMinute - (a.endMinute - a.startMinute))[0];
 }
 
-const TOP = 34;
-const BOTTOM = 158;
+const TOP = 50;
+const BOTTOM = 172;
 const BAR = { y: BOTTOM + 8, h: 18 };
 /** The window stands below the steps: what follows the long step is not hidden by its "late". */
 const WINDOW = { y: BAR.y + BAR.h + 5, h: 26 };

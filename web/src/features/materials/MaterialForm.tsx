@@ -183,7 +183,7 @@ function Fact({
       />
     );
   return (
-    <div className="figure-line">
+    <div className="span-line">
       <NumberInput
         label={`${capital(known.words)}${unit}, from`}
         description={described}

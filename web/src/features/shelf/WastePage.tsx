@@ -1,4 +1,5 @@
 import { SegmentedControl } from '@mantine/core';
+import { useElementSize } from '@mantine/hooks';
 import { useId, useState } from 'react';
 import { Link } from 'react-router';
 import { useWaste } from '../../api/queries';
@@ -109,12 +110,16 @@ type Month = NonNullable<ReturnType<typeof useWaste>['data']>['months'][number];
 function Months({ months }: { months: Month[] }) {
   const id = useId().replaceAll(':', '');
   const most = Math.max(1, ...months.map((m) => Math.max(m.brewedMl, m.usedMl + m.thrownMl)));
-  const step = 860 / months.length;
+  const { ref, width } = useElementSize();
+  const all = Math.max(300, width || 880);
+  const narrow = all < 560;
+  const step = (all - 20) / months.length;
   const h = (ml: number) => (ml / most) * 150;
   return (
     <svg
+      ref={ref}
       width="100%"
-      viewBox="0 0 880 214"
+      viewBox={`0 0 ${all} 214`}
       role="img"
       aria-label={months
         .map(
@@ -163,15 +168,15 @@ function Months({ months }: { months: Month[] }) {
             </text>
             {m.thrownMl > 0 && (
               <text x={x + w / 2} y="208" fontSize="13" textAnchor="middle" className="soft">
-                {Math.round(m.thrownShare * 100)} % away
+                {Math.round(m.thrownShare * 100)} %{narrow ? '' : ' away'}
               </text>
             )}
           </g>
         );
       })}
-      <path d="M4 170h872" stroke="var(--ink)" strokeWidth="3" />
+      <path d={`M4 170h${all - 8}`} stroke="var(--ink)" strokeWidth="3" />
       <text x="10" y="14" fontSize="13" className="soft">
-        frame: bottled · green: used · red above it: thrown away
+        frame: bottled · green: used · red: thrown away
       </text>
     </svg>
   );
