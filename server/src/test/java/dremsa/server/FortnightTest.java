@@ -210,7 +210,7 @@ class FortnightTest {
   @Test
   void aLabelledBottleThatIsFrozenIsLabelledAnew() throws Exception {
     UUID gel = Kitchenwork.bottled(owner, "linseed-gel", 250);
-    label(gel);
+    label(gel, false);
     LocalDate printed = LocalDate.parse(page(gel).text("/bottle/printedDay"));
     Map<String, Object> freeze =
         Map.of(
