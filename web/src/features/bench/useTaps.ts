@@ -49,7 +49,19 @@ export function useTap(run: string) {
         if (!(mayWait && error instanceof ProblemError && error.passing)) throw error;
         if (early && !body.anyway) throw tooEarly(early);
         const who = client.getQueryData<Session>(keys.session)?.signIn;
-        keepTap({ key, run, path: whole, body, words, who, why: error.message, at: Date.now() });
+        // A step that was ended without a line was ended: nobody asks hours later whether it was
+        // meant. What an early end does stays marked on the run and its bottles.
+        const sent = path.endsWith('/finish') ? { ...body, anyway: true } : body;
+        keepTap({
+          key,
+          run,
+          path: whole,
+          body: sent,
+          words,
+          who,
+          why: error.message,
+          at: Date.now(),
+        });
         return undefined;
       }
     },
