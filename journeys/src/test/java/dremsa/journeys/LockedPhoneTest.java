@@ -35,6 +35,7 @@ class LockedPhoneTest {
         phone.go("/choose/lemon-balm-spray/measure");
         phone.see("keeps till");
         phone.tap("Brew it now");
+        phone.until(() -> phone.path().matches("/brew/[0-9a-f-]{36}"));
         phone.see("Pour just-boiled water over");
         run = phone.path();
         subscribed = subscribe(phone, standIn);
