@@ -60,6 +60,14 @@ class ScreenshotsTest {
       laptop.go("/tray");
       laptop.see("To come");
       laptop.picture(folder.resolve("tray.png"));
+      laptop.go("/keep/labels");
+      laptop.script("document.querySelectorAll('.to-label button')[1].click()");
+      laptop.see("As it will print");
+      laptop.until(
+          () ->
+              Boolean.TRUE.equals(
+                  laptop.script("return document.querySelector('.label-seen img').complete")));
+      laptop.picture(folder.resolve("labels.png"));
       laptop.go("/kitchen");
       laptop.see("Pots, bowls and jars");
       laptop.picture(folder.resolve("kitchen.png"));
