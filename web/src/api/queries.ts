@@ -11,7 +11,12 @@ import { api, ask, keys, LINE, SIGNED_OUT, type BottleEvent } from './client';
 export type Question = components['schemas']['Question'];
 
 export const useSession = () =>
-  useQuery({ queryKey: keys.session, queryFn: () => ask(api.GET('/api/session')) });
+  useQuery({
+    queryKey: keys.session,
+    queryFn: () => ask(api.GET('/api/session')),
+    // What this device remembers of it may be of before a sign-in or its end.
+    staleTime: 0,
+  });
 
 /** Shows the door as soon as an answer tells that the session has ended. */
 export function useSignedOut() {

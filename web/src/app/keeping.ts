@@ -1,6 +1,6 @@
 import { createSyncStoragePersister } from '@tanstack/query-sync-storage-persister';
 import type { PersistQueryClientOptions } from '@tanstack/react-query-persist-client';
-import { keys } from '../api/client';
+import { keys, type Session } from '../api/client';
 
 /** What is known of the pots outlives the page for so long, ms; a run of weeks is asked for anew. */
 const LONGEST_MS = 14 * 24 * 3600_000;
@@ -29,6 +29,8 @@ export const keeping: Omit<PersistQueryClientOptions, 'queryClient'> = {
   dehydrateOptions: {
     shouldDehydrateQuery: ({ queryKey, state }) =>
       state.status === 'success' &&
+      // That nobody is signed in is never believed later: it is asked anew.
+      !(queryKey[0] === keys.session[0] && !(state.data as Session).signIn) &&
       KEPT.some((kept) => kept.every((part, i) => queryKey[i] === part)),
   },
 };

@@ -17,7 +17,7 @@ export function BenchPage() {
   const format = formatFor(household.data);
   const now = useServerClock(household.data?.now, household.dataUpdatedAt);
   if (running.isPending || household.isPending) return <Waiting />;
-  const runs = inFront(running.data ?? []);
+  const runs = inFront(running.data ?? [], now);
   // What wants hands first opens; from then on the maker chooses, and no tap makes the screen jump.
   if (!id && runs[0]) return <Navigate to={`/brew/${runs[0].id}`} replace />;
   const shown = id;

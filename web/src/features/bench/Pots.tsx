@@ -16,7 +16,7 @@ interface Props {
 export function Pots({ runs, now, format, selected }: Props) {
   return (
     <ul className="pots">
-      {inFront(runs).map((run) => {
+      {inFront(runs, now).map((run) => {
         const next = nextOf(run, now, format);
         return (
           <li key={run.id} data-state={next.state}>

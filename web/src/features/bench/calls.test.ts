@@ -61,7 +61,22 @@ describe('what stands in front', () => {
       run('late', { hands: { at: at(30), words: 'Look' } }),
       run('now', { hands: { at: at(2), words: 'Strain' } }),
     ];
-    expect(inFront(runs).map((r) => r.id)).toEqual(['now', 'late', 'quiet', 'planned']);
+    expect(inFront(runs, Date.parse(at(1))).map((r) => r.id)).toEqual([
+      'now',
+      'late',
+      'quiet',
+      'planned',
+    ]);
+  });
+
+  it('is what goes wrong, before what has waited longer', () => {
+    const window = { startedAt: at(0), rightFrom: at(10), usualAt: at(20), lateFrom: at(30) };
+    const runs = [
+      run('waits', { hands: { at: at(2), words: 'Strain' } }),
+      run('spoils', { hands: { at: at(20), words: 'Look' }, window }),
+    ];
+    expect(inFront(runs, Date.parse(at(31))).map((r) => r.id)).toEqual(['spoils', 'waits']);
+    expect(inFront(runs, Date.parse(at(29))).map((r) => r.id)).toEqual(['waits', 'spoils']);
   });
 });
 

@@ -45,11 +45,14 @@ export function cameDue(calls: Call[], before: number, now: number): Call[] {
 
 const HUGE = Number.MAX_SAFE_INTEGER;
 
-/** What wants hands first stands in front; what waits for its start stands last. */
-export function inFront(runs: RunLine[]): RunLine[] {
+/** What goes wrong stands in front, then what wants hands first; what waits for its start stands last. */
+export function inFront(runs: RunLine[], now: number): RunLine[] {
+  const late = (run: RunLine) => (run.window && now > Date.parse(run.window.lateFrom) ? 0 : 1);
   const at = (run: RunLine) =>
     run.status === 'PLANNED' ? HUGE : run.hands ? Date.parse(run.hands.at) : HUGE - 1;
-  return [...runs].sort((a, b) => at(a) - at(b) || a.startedAt.localeCompare(b.startedAt));
+  return [...runs].sort(
+    (a, b) => late(a) - late(b) || at(a) - at(b) || a.startedAt.localeCompare(b.startedAt),
+  );
 }
 
 /** What a pot wants next, for a line that is read at a glance. */

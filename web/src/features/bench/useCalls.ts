@@ -30,7 +30,7 @@ export function useCalls() {
     if (sounds && loudest) void sound(loudest);
   }, [now, running.data, sounds]);
 
-  const first = inFront(running.data ?? [])[0];
+  const first = inFront(running.data ?? [], now)[0];
   const next = first && nextOf(first, now, formatFor(household.data));
   const due = next?.state === 'now' || next?.state === 'late';
   useEffect(() => {

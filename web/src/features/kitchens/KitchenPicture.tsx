@@ -4,6 +4,7 @@ import type { ContainerLine, Kitchen } from '../../api/client';
 import { BottlePicture } from '../../signature/BottlePicture';
 import { useInUse } from '../../api/queries';
 import { figure, type Format } from '../../kit/format';
+import { capital } from '../../kit/words';
 import './kitchens.css';
 
 type Held = components['schemas']['Held'];
@@ -33,8 +34,8 @@ export function KitchenPicture({
   const inUse = useInUse();
   const held = (inUse.data ?? []).filter((h) => Date.parse(h.from) <= now);
   const cm = TALLEST / Math.max(...kitchen.vessels.map(height), 1);
-  // On which ring a pot stands nobody has said.
-  const hot = held.filter((h) => h.kind === 'HOB');
+  // On which ring a pot stands nobody has said, and strainers are not drawn.
+  const loose = held.filter((h) => h.kind !== 'VESSEL');
   const inVessel = (vessel: Vessel) => held.find((h) => h.kind === 'VESSEL' && h.id === vessel.id);
   const stateOf = (h: Held | undefined) =>
     h ? `${h.brew}, till ${format.soon(h.until, now)}` : 'free';
@@ -96,11 +97,15 @@ export function KitchenPicture({
           </Thing>
         ))}
       </ul>
-      {hot.length > 0 && (
-        <p>
-          <b>On a hob:</b>{' '}
-          {hot.map((h) => `${h.brew}, till ${format.soon(h.until, now)}`).join('; ')}.
-        </p>
+      {loose.length > 0 && (
+        <ul className="plain">
+          {loose.map((h) => (
+            <li key={h.kind + h.id + h.batch}>
+              <b>{capital(h.name)}</b> is in use: <Link to={`/brew/${h.batch}`}>{h.brew}</Link>,
+              till {format.soon(h.until, now)}.
+            </li>
+          ))}
+        </ul>
       )}
     </section>
   );

@@ -208,9 +208,18 @@ final class Browser implements AutoCloseable {
   }
 
   private WebElement field(String label) {
-    By by = By.xpath("//label[starts-with(normalize-space(.),\"" + label + "\")]");
+    By by =
+        By.xpath(
+            "//label[starts-with(normalize-space(.),\""
+                + label
+                + "\")] | //input[@aria-label=\""
+                + label
+                + "\"]");
     until("find field '" + label + "'", () -> !driver.findElements(by).isEmpty());
-    return driver.findElement(By.id(driver.findElement(by).getDomAttribute("for")));
+    WebElement found = driver.findElement(by);
+    return found.getTagName().equals("input")
+        ? found
+        : driver.findElement(By.id(found.getDomAttribute("for")));
   }
 
   /** Presses a key on the slider with this label. */

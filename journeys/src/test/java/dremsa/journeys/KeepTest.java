@@ -52,7 +52,8 @@ class KeepTest {
 
   private static void leftOver(Browser browser) {
     browser.go("/keep");
-    browser.see("Left over: Hop cones, dried");
+    browser.see("Hop cones, dried: spread it to dry");
+    browser.see("Left over");
     browser.tap("It is dry");
     browser.type("It weighs dry, g", "9000");
     browser.tap("To the stores");

@@ -21,9 +21,20 @@ public final class Today {
    *
    * @param planned it waits for its beginning
    * @param hands when hands or eyes are wanted next; in the past or at {@code now} it is now
+   * @param late from when on it goes wrong; empty where nothing does
    * @param words for what: {@code "Has it drawn?"}
    */
-  public record Pot(String id, String name, boolean planned, Instant hands, String words) {}
+  public record Pot(
+      String id,
+      String name,
+      boolean planned,
+      Instant hands,
+      Optional<Instant> late,
+      String words) {
+    private boolean isLate(Instant now) {
+      return late.isPresent() && now.isAfter(late.get());
+    }
+  }
 
   /**
    * A bottle that stands.
@@ -47,7 +58,10 @@ public final class Today {
   public static List<Task> of(
       List<Pot> pots, List<Kept> bottles, List<Bowl> bowls, Instant now, LocalDate today) {
     List<Task> tasks = new ArrayList<>();
-    List<Pot> byTime = pots.stream().sorted(Comparator.comparing(Pot::hands)).toList();
+    List<Pot> byTime =
+        pots.stream()
+            .sorted(Comparator.comparing((Pot pot) -> !pot.isLate(now)).thenComparing(Pot::hands))
+            .toList();
     List<Kept> byDay = bottles.stream().sorted(Comparator.comparing(Kept::lastDay)).toList();
     for (Pot pot : byTime) {
       if (!pot.hands().isAfter(now)) {

@@ -16,7 +16,8 @@ class TodayTest {
   private static final LocalDate TODAY = LocalDate.parse("2026-03-05");
 
   private static Pot pot(String name, int minutes) {
-    return new Pot(name, name, false, NOW.plusSeconds(minutes * 60L), "Has it drawn?");
+    return new Pot(
+        name, name, false, NOW.plusSeconds(minutes * 60L), Optional.empty(), "Has it drawn?");
   }
 
   private static Kept kept(String name, int days) {
@@ -42,13 +43,27 @@ class TodayTest {
   }
 
   @Test
+  void whatGoesWrongComesBeforeWhatHasWaitedLonger() {
+    Pot late =
+        new Pot(
+            "l",
+            "Fennel rinse",
+            false,
+            NOW.minusSeconds(1200),
+            Optional.of(NOW.minusSeconds(60)),
+            "Has it drawn?");
+    assertThat(words(List.of(pot("Sage decoction", -90), late), List.of()))
+        .containsExactly("Fennel rinse: has it drawn?", "Sage decoction: has it drawn?");
+  }
+
+  @Test
   void whatIsLaterSaysWhenAndWhatIsTomorrowIsNotForNow() {
     List<Task> tasks =
         Today.of(
             List.of(
                 pot("Linseed gel", 40),
                 pot("Barley water", 60 * 13),
-                new Pot("b", "Balm spray", true, NOW.plusSeconds(3600), "Begin")),
+                new Pot("b", "Balm spray", true, NOW.plusSeconds(3600), Optional.empty(), "Begin")),
             List.of(),
             List.of(),
             NOW,

@@ -43,6 +43,7 @@ public class WaitingPots {
                     line.name(),
                     line.status() == Batch.Status.PLANNED,
                     hands.at(),
+                    Optional.ofNullable(line.window()).map(RunJson.WindowMoments::lateFrom),
                     hands.words()));
   }
 }
