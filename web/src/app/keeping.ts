@@ -18,7 +18,7 @@ const KEPT = [
 const store = createSyncStoragePersister({
   storage: typeof localStorage === 'undefined' ? undefined : localStorage,
   key: 'dremsa-known',
-  throttleTime: 1500,
+  throttleTime: 400,
 });
 
 /** Keeps what the bench needs on this device; a new form of answers begins with an empty store. */

@@ -84,7 +84,7 @@ export function KeepingBand({ keeping, bottledAt, format, now }: Props) {
             {i > 0 && d.a < lastDayEnd && (
               <path d={`M${x(d.a)} ${y}v${h}`} stroke="var(--ink-soft)" />
             )}
-            {i % every === 0 && x(d.b) - x(d.a) > 26 && d.a < lastDayEnd && (
+            {i % every === 0 && x(d.b) - x(d.a) > (each > 70 ? 52 : 28) && d.b <= lastDayEnd && (
               <text x={(x(d.a) + x(d.b)) / 2} y={y + 22} fontSize="13.5" textAnchor="middle">
                 {each > 70 ? format.day(d.date).slice(0, 6) : format.day(d.date).slice(0, 3)}
               </text>

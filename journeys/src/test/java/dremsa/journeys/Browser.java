@@ -167,13 +167,21 @@ final class Browser implements AutoCloseable {
             : By.xpath(".//option[normalize-space(.)=\"" + option + "\"]");
     if (typed) {
       field.sendKeys(Keys.chord(Keys.CONTROL, "a"), option);
-    }
-    until(
-        "offer '" + option + "'",
-        () -> !(typed ? driver.findElements(offered) : field.findElements(offered)).isEmpty());
-    if (typed) {
-      driver.findElement(offered).click();
+      // The list is drawn anew while it is typed in: what is touched is what stands there then.
+      until(
+          "choose '" + option + "'",
+          () ->
+              driver.findElements(offered).stream()
+                  .filter(WebElement::isDisplayed)
+                  .findFirst()
+                  .map(
+                      found -> {
+                        found.click();
+                        return true;
+                      })
+                  .orElse(false));
     } else {
+      until("offer '" + option + "'", () -> !field.findElements(offered).isEmpty());
       new Select(field).selectByVisibleText(option);
     }
   }
@@ -215,11 +223,17 @@ final class Browser implements AutoCloseable {
                 + "\")] | //input[@aria-label=\""
                 + label
                 + "\"]");
-    until("find field '" + label + "'", () -> !driver.findElements(by).isEmpty());
-    WebElement found = driver.findElement(by);
-    return found.getTagName().equals("input")
-        ? found
-        : driver.findElement(By.id(found.getDomAttribute("for")));
+    // A field that is still loading stands there and takes nothing yet.
+    until(
+        "find field '" + label + "'",
+        () -> !driver.findElements(by).isEmpty() && fieldOf(driver.findElement(by)).isEnabled());
+    return fieldOf(driver.findElement(by));
+  }
+
+  private WebElement fieldOf(WebElement named) {
+    return named.getTagName().equals("input")
+        ? named
+        : driver.findElement(By.id(named.getDomAttribute("for")));
   }
 
   /** Presses a key on the slider with this label. */

@@ -62,6 +62,14 @@ class LockedPhoneTest {
         () -> Boolean.TRUE.equals(phone.script("return !!navigator.serviceWorker.controller;")));
     phone.reload();
     phone.see("Pour just-boiled water over");
+    String run = phone.path().substring("/brew/".length());
+    phone.until(
+        () ->
+            Boolean.TRUE.equals(
+                phone.script(
+                    "return (localStorage.getItem('dremsa-known') ?? '').includes('\""
+                        + run
+                        + "\"');")));
     server.kill();
     phone.reload();
     phone.see("Pour just-boiled water over");
