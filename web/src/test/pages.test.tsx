@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { NewHousehold } from '../features/accounts/NewHousehold';
@@ -21,7 +21,7 @@ import { WastePage } from '../features/shelf/WastePage';
 import { StoresPage } from '../features/stores/StoresPage';
 import { TrayPage } from '../features/tray/TrayPage';
 import recorded from './answers.json';
-import { inKitchen, Refused, type Answers } from './kitchen';
+import { inKitchen, Refused, type Answers, type Sent } from './kitchen';
 
 /** What the server of the demo kitchen answered, long lists cut short. */
 const DEMO: Answers = {
@@ -194,6 +194,38 @@ describe('the way through a screen', () => {
     expect(screen.queryByText('Linseed styling gel')).toBeNull();
     await userEvent.type(screen.getByLabelText('Find'), ' and nothing such');
     expect(screen.getByText('Nothing answers all of that')).toBeTruthy();
+  });
+
+  it('says no more of an ingredient once the formula is changed', async () => {
+    const finding = (what: string) => ({
+      code: 'ADDED_TOO_HOT',
+      severity: 'ERROR',
+      place: 'steps[6]',
+      what,
+      why: 'Heat drives it off.',
+      cure: 'Let it cool.',
+    });
+    const plan = recorded['POST /api/predictions'];
+    inKitchen(<EditorPage />, {
+      ...DEMO,
+      'GET /api/formulas/7': OWN,
+      'PUT /api/formulas/7': (sent: Sent) => ({ ...OWN, ...(sent.body as object), version: 4 }),
+      'POST /api/predictions': (sent: Sent) => ({
+        ...plan,
+        findings: (sent.body as { formula: { name: string } }).formula.name.endsWith('cooled')
+          ? [{ ...finding('It is thin.'), code: 'THIN' }]
+          : [
+              finding('The benzoate goes in hot.'),
+              finding('The scent goes in hot.'),
+              { ...finding('It is thin.'), code: 'THIN' },
+            ],
+      }),
+    });
+    expect((await screen.findAllByText(/The benzoate goes in hot/)).length).toBeGreaterThan(0);
+    expect(screen.getAllByText(/The scent goes in hot/).length).toBeGreaterThan(0);
+    await userEvent.type(screen.getByLabelText('Name'), ', cooled');
+    await waitFor(() => expect(screen.queryAllByText(/goes in hot/)).toHaveLength(0));
+    expect(screen.getAllByText(/It is thin/).length).toBeGreaterThan(0);
   });
 
   it('shows the stores when the line is back', async () => {

@@ -231,7 +231,7 @@ function Check({ findings }: { findings: Finding[] }) {
       <h2 id="check">Self-check</h2>
       {findings.length === 0 && <p className="soft">Nothing to say against it.</p>}
       {findings.map((f) => (
-        <div key={f.code + f.place} className="caution">
+        <div key={f.code + f.place + f.what} className="caution">
           <p>
             <b>{WORDS.severities[f.severity]}:</b> {f.what}
           </p>

@@ -94,7 +94,7 @@ function View({ id, view }: { id: string; view: FormulaView }) {
             {p && p.findings.length > 0 && (
               <div className="stack above">
                 {p.findings.map((f) => (
-                  <p key={f.code + f.place} className="caution">
+                  <p key={f.code + f.place + f.what} className="caution">
                     <b>{f.what}</b> {f.cure}
                   </p>
                 ))}

@@ -114,7 +114,7 @@ export function StepLines({ formula, open, onOpen, edit, findings, error }: Prop
                 )}
               </div>
               {told.map((f) => (
-                <p key={f.code} className="caution">
+                <p key={f.code + f.what} className="caution">
                   <b>{f.what}</b> {f.cure}
                 </p>
               ))}

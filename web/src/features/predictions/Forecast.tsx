@@ -81,7 +81,7 @@ export function Forecast({ prediction: p, stale, draft, heldBy, format, onChange
         <HowSure prediction={p} format={format} />
       </section>
       {p.findings.map((f) => (
-        <p key={f.place + f.code} className="caution">
+        <p key={f.place + f.code + f.what} className="caution">
           <b>{f.what}</b> {f.why} {f.cure}
         </p>
       ))}

@@ -140,7 +140,7 @@ class ChooseTest {
     browser.tap("Undo");
     browser.see("Nothing to say against it.");
     // The self-check speaks as something goes wrong.
-    browser.choose("Ingredient 1", "Rosemary essential oil");
+    browser.choose("Ingredient 2", "Rosemary essential oil");
     browser.see("Cannot be brewed so");
     browser.tap("Undo");
     browser.see("Nothing to say against it.");

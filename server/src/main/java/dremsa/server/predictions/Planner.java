@@ -152,7 +152,7 @@ public class Planner {
               .filter(h -> h.during(from, to))
               .toList();
       int there = wanted.kind() == Holding.Kind.HOB ? planned.kitchen().hobs().size() : 1;
-      if (same.size() >= there) {
+      if (same.size() >= there && !conflicts.contains(same.get(0))) {
         conflicts.add(same.get(0));
       }
     }
