@@ -1,7 +1,7 @@
 import { Button, NumberInput, Textarea, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useLocation, useNavigate, useSearchParams } from 'react-router';
 import { api, ask, keys, type Figure, type Material } from '../../api/client';
 import { Choice } from '../../kit/Choice';
 import { said } from '../../kit/fields';
@@ -29,6 +29,9 @@ const isOwn = (f: Figure) => f.provenance === 'HOUSEHOLD' || f.provenance === 'C
 export function MaterialForm({ kinds, all, old, unknown }: Props) {
   const [params] = useSearchParams();
   const navigate = useNavigate();
+  const { key } = useLocation();
+  // Back to where it was asked for; a page opened by itself has nowhere to go back to.
+  const back = () => (key === 'default' ? navigate('/choose/materials') : navigate(-1));
   const client = useQueryClient();
   const [name, setName] = useState(old?.name ?? params.get('name') ?? '');
   const [kind, setKind] = useState<Kind['kind']>(old?.kind ?? 'LEAF');
@@ -46,7 +49,7 @@ export function MaterialForm({ kinds, all, old, unknown }: Props) {
       ),
     onSuccess: async () => {
       await client.invalidateQueries({ queryKey: keys.all });
-      await navigate(-1);
+      await back();
     },
   });
   const forget = useMutation({
@@ -139,7 +142,7 @@ export function MaterialForm({ kinds, all, old, unknown }: Props) {
         <Button type="submit" loading={put.isPending}>
           Keep it
         </Button>
-        <Button variant="outline" onClick={() => void navigate(-1)}>
+        <Button variant="outline" onClick={() => void back()}>
           Leave it as it was
         </Button>
         {old?.own && (
