@@ -6,6 +6,7 @@ import dremsa.core.formula.Formula;
 import dremsa.core.formula.Step;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
+import dremsa.core.measure.Said;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -90,14 +91,31 @@ public record Leftover(
     if (plants.isEmpty()) {
       return Optional.empty();
     }
-    Judged judged = judge(plants, formula, prediction.finished().oilShare() > 0.5);
+    double given = prediction.strengths().stream().mapToDouble(s -> s.extracted()).max().orElse(1);
+    Judged judged = judge(plants, formula, prediction.finished().oilShare() > 0.5, given);
     double wet = dry + Math.max(0, prediction.account().held());
     return Optional.of(new Leftover(judged.use(), plants, dry, wet, judged.why()));
   }
 
   private record Judged(Use use, String why) {}
 
-  private static Judged judge(List<Material> plants, Formula formula, boolean oil) {
+  /** Below this share of what it can give a plant is not spent; our rule. */
+  private static final double SPENT = 0.5;
+
+  /** A weak draw has not spent its plant; wet it keeps for no second one all the same. */
+  private static String gave(String liquid, double given) {
+    return given >= SPENT
+        ? "It gave the " + liquid + " what it had."
+        : Said.of(
+            "Only about %.0f %% of it went over, but wet it does not keep: draw it longer next"
+                + " time.",
+            given * 100);
+  }
+
+  /**
+   * @param given the most that any of the plants gave, share of what it can give
+   */
+  private static Judged judge(List<Material> plants, Formula formula, boolean oil, double given) {
     Predicate<MaterialKind> all = kind -> plants.stream().allMatch(p -> p.kind() == kind);
     Predicate<MaterialKind> any = kind -> plants.stream().anyMatch(p -> p.kind() == kind);
     if (any.test(MaterialKind.GUM_SEED) || any.test(MaterialKind.GUM_POWDER)) {
@@ -109,7 +127,7 @@ public record Leftover(
     if (oil) {
       return all.test(MaterialKind.GRAIN)
           ? new Judged(Use.SECOND_OIL, "Grain steeped in oil has some left to give.")
-          : new Judged(Use.COMPOST, "It gave the oil what it had.");
+          : new Judged(Use.COMPOST, gave("oil", given));
     }
     if (plants.stream().allMatch(p -> p.id().equals(FENUGREEK))) {
       return new Judged(Use.MASK, "Soaked fenugreek blends soft. It keeps for no second day.");
@@ -122,7 +140,7 @@ public record Leftover(
       return new Judged(
           Use.DRY_FOR_OIL, "Dried fully it gives an oil what water does not take. Wet it moulds.");
     }
-    return new Judged(Use.COMPOST, "It gave the water what it had.");
+    return new Judged(Use.COMPOST, gave("water", given));
   }
 
   private static boolean isBudOrGrain(MaterialKind kind) {

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dremsa.core.Kitchens;
 import dremsa.core.brew.Brew;
+import dremsa.core.brew.Facts;
+import dremsa.core.brew.StepFacts;
 import dremsa.core.formula.BuiltInFormulas;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Guide;
@@ -11,6 +13,7 @@ import dremsa.core.formula.Ingredient;
 import dremsa.core.formula.Method;
 import dremsa.core.formula.Purpose;
 import dremsa.core.formula.Step;
+import dremsa.core.formula.StepKind;
 import dremsa.core.formula.Window;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
@@ -164,5 +167,21 @@ class LeftoverTest {
   void wetOilKeepsNoLongerThanItsClass() {
     assertThat(Leftover.Use.SECOND_OIL.hours())
         .isEqualTo(KeepingClass.OIL_WET.budgetHours(School.CAREFUL));
+  }
+
+  /** What hardly drew was not emptied, and is not said to be. */
+  @Test
+  void aWeakDrawIsNotSaidToHaveGivenAll() {
+    Brew soak = Kitchens.builtIn("nigella-soak");
+    Solution.Reached half = Kitchens.half(soak);
+    int step = 0;
+    while (soak.formula().steps().get(step).kind() != StepKind.SOAK) {
+      step++;
+    }
+    Facts short20 = Facts.NONE.with(step, StepFacts.lasting(20));
+    String why =
+        Leftover.of(soak, soak.predict(half.scale(), half.vessels(), short20)).orElseThrow().why();
+    assertThat(why).startsWith("Only about ").contains("draw it longer next time");
+    assertThat(of("birch-sage-decoction").why()).isEqualTo("It gave the water what it had.");
   }
 }
