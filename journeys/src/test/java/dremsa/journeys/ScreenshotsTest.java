@@ -61,6 +61,7 @@ class ScreenshotsTest {
       laptop.see("To come");
       laptop.picture(folder.resolve("tray.png"));
       laptop.go("/keep/labels");
+      laptop.see("All without a label");
       laptop.script("document.querySelectorAll('.to-label button')[1].click()");
       laptop.see("As it will print");
       laptop.until(
