@@ -206,7 +206,6 @@ function Typed({
   };
   return (
     <TextInput
-      size="xs"
       aria-label={`Amount in words`}
       placeholder="or in words: 1 1/2 tbsp, ¼ c, 2 sprigs"
       value={text}

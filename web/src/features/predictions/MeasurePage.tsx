@@ -92,13 +92,14 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
                 {capital(c.what)} is in use till{' '}
                 {format.soon(c.until, Date.parse(household.data?.now ?? ''))}
               </b>{' '}
-              (<Link to={`/brew/${c.batch}`}>{c.brew}</Link>), and nothing else of its kind is free.
-              Begin later, or use another of your own.
+              (<Link to={`/brew/${c.batch}`}>{c.brew}</Link>), and no other is free.
             </p>
           ))}
           {p?.freeFrom && p.conflicts.length > 0 && (
             <div>
               <Button
+                fullWidth
+                className="wraps"
                 variant="outline"
                 onClick={() => setWhen({ kind: 'START', at: format.localOf(p.freeFrom!) })}
               >
