@@ -139,6 +139,15 @@ final class Browser implements AutoCloseable {
     field.sendKeys(value);
   }
 
+  /** Waits until a step is the present one; as the next it is named before. */
+  void atStep(String headline) {
+    until(
+        "be at '" + headline + "'",
+        () ->
+            driver.findElements(By.cssSelector("h1.headline")).stream()
+                .anyMatch(h -> h.getText().startsWith(headline)));
+  }
+
   /** Replaces what stands in the text field that is named without a label of its own. */
   void typeInto(String name, String value) {
     WebElement field = named(name);

@@ -37,7 +37,7 @@ class SeveralPotsTest {
 
       // The soak is laid on first; it needs nobody for hours.
       phone.tap("I see it: done");
-      phone.see("Put together in the jar");
+      phone.atStep("Put together in the jar");
       phone.tap("Done");
       phone.see("until it may be right");
       // Ended after seconds it is asked about, once, with what that does; it goes on.
@@ -49,20 +49,20 @@ class SeveralPotsTest {
       phone.see("until it may be right");
       // The gel: stirred from the start, called out, confirmed by its cue.
       phone.go(gel);
-      phone.see("Put together in the pot");
+      phone.atStep("Put together in the pot");
       phone.tap("Done");
       phone.see("Start stirring");
       phone.fitsTheWidth("a run among others");
       phone.isAccessible("a run among others");
       // The decoction comes to the boil meanwhile, from the other device.
       laptop.go(decoction);
-      laptop.see("Put together in the pot");
+      laptop.atStep("Put together in the pot");
       laptop.tap("Done");
-      laptop.see("Bring to the boil");
+      laptop.atStep("Bring to the boil");
       phone.moveClock(240);
       phone.see("Does it boil?");
       phone.tap("I see it: done");
-      phone.see("Boil gently, stirring");
+      phone.atStep("Boil gently, stirring");
       phone.moveClock(360);
       phone.see("right");
       phone.tap("Otherwise than planned");
@@ -74,8 +74,8 @@ class SeveralPotsTest {
       laptop.see("Take back: 2 min more");
       phone.moveClock(120);
       phone.tap("I see it: done");
-      phone.see("Cool to 50 °C");
-      laptop.see("Cool to 50 °C");
+      phone.atStep("Cool to 50 °C");
+      laptop.atStep("Cool to 50 °C");
 
       // A reading far off is asked back where it was typed, and the step stays.
       phone.type("°C", "22");
@@ -91,7 +91,7 @@ class SeveralPotsTest {
       phone.tap("Read the probe");
       phone.see("By 2 readings");
       phone.tap("Cool in an ice bath, lid on");
-      phone.see("Cool to 50 °C in an ice bath");
+      phone.atStep("Cool to 50 °C in an ice bath");
       phone.moveClock(400);
 
       // The line is cut: the tap stays on the phone and goes out later, at its time.
@@ -101,8 +101,8 @@ class SeveralPotsTest {
       phone.see("No line to Dremsa just now");
       assertThat(laptop.text()).contains("in an ice bath");
       phone.offline(false);
-      phone.see("Strain through");
-      laptop.see("Strain through");
+      phone.atStep("Strain through");
+      laptop.atStep("Strain through");
 
       phone.type("How much ran off, mL", "9999");
       goOn(phone);
@@ -110,7 +110,7 @@ class SeveralPotsTest {
       // Less ran off than was planned: the doses follow, and say why.
       phone.type("How much ran off, mL", "300");
       goOn(phone);
-      phone.see("Cool to 40 °C");
+      phone.atStep("Cool to 40 °C");
       phone.moveClock(3600);
       goOn(phone);
       phone.see("mL, not 450 mL as planned");
@@ -118,7 +118,7 @@ class SeveralPotsTest {
       phone.isAccessible("what goes in now");
       phone.fitsTheWidth("what goes in now");
       goOn(phone);
-      phone.see("Fill the");
+      phone.atStep("Fill the");
       phone.tap("Bottled");
       phone.see("Predicted and real");
       laptop.see("Predicted and real");
