@@ -113,7 +113,7 @@ class SeveralPotsTest {
       phone.atStep("Cool to 40 °C");
       phone.moveClock(3600);
       goOn(phone);
-      phone.see("mL, not 450 mL as planned");
+      phone.see("as planned: measured at");
       assertThat(phone.text()).contains("1.2 g", "0.4 % of it", "5 drops");
       phone.isAccessible("what goes in now");
       phone.fitsTheWidth("what goes in now");
