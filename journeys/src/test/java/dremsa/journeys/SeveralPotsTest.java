@@ -32,6 +32,8 @@ class SeveralPotsTest {
       laptop.see("Fridge");
       laptop.go("/brew");
       laptop.see("Dosed gel");
+      // The lanes stand before the pot below them is drawn.
+      laptop.see("How it goes");
       laptop.isAccessible("the lanes");
       laptop.fitsTheWidth("the lanes");
 
