@@ -30,7 +30,7 @@ export function Otherwise(props: Props) {
         <span className="soft small">
           {changed
             ? 'something is changed'
-            : 'variant, school, minutes, strength, thickness, cloth, lid'}
+            : 'variant, way of working, minutes, strength, thickness, cloth, lid'}
         </span>
       </summary>
       {open && <Choices {...props} />}
@@ -50,7 +50,11 @@ const DIALS: Record<
     step: 0.5,
   }),
   STRENGTH: () => ({ label: 'Plant for 100 mL, g', range: [0.5, 30], step: 0.1 }),
-  THICKNESS: () => ({ label: 'Thickness when cold, mPa·s', range: [5, 3000], step: 1 }),
+  THICKNESS: () => ({
+    label: 'Thickness when cold, mPa·s (water is 1, a styling gel about 500)',
+    range: [5, 3000],
+    step: 1,
+  }),
 };
 
 /** Only laid out when it is open: a drag redraws what is seen. */
