@@ -40,7 +40,8 @@ class ChooseTest {
       phone.isAccessible("the editor on a phone");
       phone.tap("Measure");
       phone.see("keeps till");
-      phone.tap("Otherwise this time variant, school, minutes, strength, thickness, cloth, lid");
+      phone.tap(
+          "Otherwise this time variant, way of working, minutes, strength, thickness, cloth, lid");
       phone.see("Strain a seed gel hot or cold?");
       phone.fitsTheWidth("measure");
       phone.isAccessible("measure on a phone");
@@ -195,7 +196,8 @@ class ChooseTest {
     browser.choose("Measure by", "People and uses");
     browser.see("4 uses for 2 heads, 20 mL each");
     browser.see("160 mL in the bottles");
-    browser.tap("Otherwise this time variant, school, minutes, strength, thickness, cloth, lid");
+    browser.tap(
+        "Otherwise this time variant, way of working, minutes, strength, thickness, cloth, lid");
     browser.choose("Make it", "by strength");
     browser.until(() -> !browser.typedInto("Plant for 100 mL, g").isEmpty());
     browser.typeInto("Plant for 100 mL, g", "4");
@@ -204,7 +206,7 @@ class ChooseTest {
     browser.see("something is changed");
     browser.isAccessible("measure, changed");
     browser.tap("As the formula stands");
-    browser.see("variant, school, minutes");
+    browser.see("variant, way of working, minutes");
     browser.tap("Why: In the bottle");
     browser.see("What moves it most");
     browser.isAccessible("why");
