@@ -436,8 +436,7 @@ final class Simulation {
       return finishedGrams * percent.percent() / 100;
     } else if (proportion instanceof Proportion.DropsPer100Ml drops) {
       Material material = brew.materials().get(indexOf(ingredient.key()));
-      double drop = material.value(Property.DROP, 0.05);
-      return drops.drops() * millilitres / 100 * drop * material.density();
+      return drops.drops() * millilitres / 100 * material.dropMl() * material.density();
     }
     throw new AssertionError(proportion);
   }

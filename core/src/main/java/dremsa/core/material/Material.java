@@ -65,6 +65,11 @@ public record Material(
     return value(Property.DENSITY, 1);
   }
 
+  /** Volume of one drop, mL; where it has none of its own twenty to the millilitre, from memory. */
+  public double dropMl() {
+    return value(Property.DROP, 0.05);
+  }
+
   /** The same material with only those figures that the household set or found itself. */
   public Material ownFigures() {
     Map<Property, Figure> own = new EnumMap<>(Property.class);

@@ -32,9 +32,6 @@ public record Portion(
     ScoopedAmount scooped,
     Optional<Integer> drops,
     Optional<Double> weighed) {
-  /** A drop of what has none of its own, mL; from memory: twenty to the millilitre. */
-  static final double PLAIN_DROP_ML = 0.05;
-
   /** Coarser than this the scale does not tell an amount. */
   private static final double COARSEST = 0.1;
 
@@ -43,8 +40,7 @@ public record Portion(
     boolean limited = material.kind().role() == MaterialKind.Role.ADDITIVE;
     Optional<Integer> drops =
         ingredient.proportion() instanceof Proportion.DropsPer100Ml
-            ? Optional.of(
-                (int) Math.floor(millilitres / material.value(Property.DROP, PLAIN_DROP_ML) + 1e-6))
+            ? Optional.of((int) Math.floor(millilitres / material.dropMl() + 1e-6))
             : Optional.empty();
     return new Portion(
         ingredient.key(),

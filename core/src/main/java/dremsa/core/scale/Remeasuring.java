@@ -6,7 +6,6 @@ import dremsa.core.formula.Formula;
 import dremsa.core.formula.Ingredient;
 import dremsa.core.formula.Proportion;
 import dremsa.core.material.Material;
-import dremsa.core.material.Property;
 import java.math.BigDecimal;
 import java.math.MathContext;
 
@@ -97,6 +96,6 @@ public final class Remeasuring {
     if (!material.kind().isCountedInDrops()) {
       throw new IllegalArgumentException(material.name() + " cannot be counted in drops");
     }
-    return material.value(Property.DROP, Portion.PLAIN_DROP_ML) * material.density();
+    return material.dropMl() * material.density();
   }
 }
