@@ -37,7 +37,7 @@ export function MaterialForm({ kinds, all, old, unknown }: Props) {
   const [kind, setKind] = useState<Kind['kind']>(old?.kind ?? 'LEAF');
   const [inci, setInci] = useState(old?.inci ?? '');
   const [note, setNote] = useState(old?.note ?? '');
-  const [typed, setTyped] = useState<Typed>(() => own(old));
+  const [typed, setTyped] = useState<Typed>(() => own(old, kinds));
   const asked = kinds.find((k) => k.kind === kind)?.figures ?? [];
   const put = useMutation({
     mutationFn: (material: Material) =>
@@ -74,7 +74,7 @@ export function MaterialForm({ kinds, all, old, unknown }: Props) {
       inci,
       note,
       tint: old?.tint,
-      figures: figures(typed, asked, old),
+      figures: figures(typed, asked, own(old, kinds), old),
     });
   const shown = ['name', 'inci', 'note', ...asked.map((p) => `figures.${p.property}.value`)];
   return (
@@ -208,21 +208,26 @@ function Fact({
 const shownAs = (f: Figure, span: boolean) =>
   span ? { low: f.low ?? f.value, high: f.high ?? f.value } : { low: f.value, high: f.value };
 
-const SPANS = new Set<Property>(['DOSE', 'WORKING_PH']);
-
 /** The household's own figures, to be typed over. */
-function own(material: Material | undefined): Typed {
+function own(material: Material | undefined, kinds: Kind[]): Typed {
+  const spans = new Set(
+    kinds.flatMap((k) => k.figures.filter((p) => p.ranged).map((p) => p.property)),
+  );
   const typed: Typed = {};
   for (const [property, f] of Object.entries(material?.figures ?? {})) {
-    if (isOwn(f)) typed[property as Property] = shownAs(f, SPANS.has(property as Property));
+    if (isOwn(f)) typed[property as Property] = shownAs(f, spans.has(property as Property));
   }
   return typed;
 }
 
 /** Only what was typed; of a span the middle is the usual figure. */
-function figures(typed: Typed, asked: Known[], old: Material | undefined): Material['figures'] {
+function figures(
+  typed: Typed,
+  asked: Known[],
+  was: Typed,
+  old: Material | undefined,
+): Material['figures'] {
   // What the form does not ask about, and what nobody touched, stays as it was.
-  const was = own(old);
   const kept = Object.fromEntries(
     Object.entries(old?.figures ?? {}).filter(
       ([property, f]) => isOwn(f) && !asked.some((p) => p.property === property),
