@@ -41,6 +41,17 @@ export type Change = Schemas['ChangeJson'];
 export type StoreLine = Schemas['StoreLine'];
 export type LotLine = Schemas['LotLine'];
 export type Reading = Schemas['Reading'];
+export type PersonLine = Schemas['PersonLine'];
+export type PersonPage = Schemas['PersonPage'];
+export type Hair = Schemas['HairJson'];
+export type Routine = Schemas['RoutineJson'];
+export type Occasion = Schemas['OccasionJson'];
+export type SlotKind = Schemas['SlotJson']['kind'];
+export type Limit = Schemas['LimitJson'];
+export type Weeks = Schemas['WeeksView'];
+export type OccasionLine = Schemas['OccasionLine'];
+export type Sheet = Schemas['SheetView'];
+export type WashRun = Schemas['WashRunView'];
 export type MeasureSystem = Household['measures'];
 
 /** A request that was not carried out, with what the server said of it. */
@@ -174,6 +185,14 @@ export const keys = {
   containers: ['household', 'containers'] as const,
   leftovers: ['household', 'leftovers'] as const,
   whatIf: (id: string, event: unknown) => ['household', 'what-if', id, event] as const,
+  people: ['household', 'people'] as const,
+  person: (id: string) => ['household', 'person', id] as const,
+  formulasFor: (id: string) => ['household', 'formulas-for', id] as const,
+  heads: (bottle: string) => ['household', 'heads', bottle] as const,
+  wanted: (formula: string) => ['household', 'wanted', formula] as const,
+  weeks: (days: number, from?: string) => ['household', 'weeks', days, from] as const,
+  washRuns: ['household', 'wash-runs'] as const,
+  sheet: (form: unknown) => ['household', 'sheet', form] as const,
   devices: ['devices'] as const,
   cooling: (id: string, version: number) => ['household', 'cooling', id, version] as const,
 };

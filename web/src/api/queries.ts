@@ -9,6 +9,7 @@ import type { components } from './generated/schema';
 import { api, ask, keys, LINE, SIGNED_OUT, type BottleEvent } from './client';
 
 export type Question = components['schemas']['Question'];
+export type SheetForm = components['schemas']['SheetForm'];
 
 export const useSession = () =>
   useQuery({
@@ -237,3 +238,62 @@ export const useWaste = (months: number) =>
 /** Whether there is a private calendar address. */
 export const useFeed = () =>
   useQuery({ queryKey: keys.feed, queryFn: () => ask(api.GET('/api/feed')) });
+
+/** Everybody whose hair is cared for here. */
+export const usePeople = () =>
+  useQuery({ queryKey: keys.people, queryFn: () => ask(api.GET('/api/people')) });
+
+/** One of them, with what they bear. */
+export const usePerson = (id: string) =>
+  useQuery({
+    queryKey: keys.person(id),
+    queryFn: () => ask(api.GET('/api/people/{id}', { params: { path: { id } } })),
+  });
+
+/** Formulas, as they suit one head; nothing is asked for nobody. */
+export const useFormulasFor = (id: string) =>
+  useQuery({
+    queryKey: keys.formulasFor(id),
+    queryFn: () => ask(api.GET('/api/people/{id}/formulas', { params: { path: { id } } })),
+    enabled: id !== '',
+  });
+
+/** Whose head a bottle is for, and for whose not. */
+export const useHeads = (bottle: string) =>
+  useQuery({
+    queryKey: keys.heads(bottle),
+    queryFn: () => ask(api.GET('/api/bottles/{id}/heads', { params: { path: { id: bottle } } })),
+  });
+
+/** Who would use a brew of a formula in the days to come. */
+export const useWanted = (formula: string) =>
+  useQuery({
+    queryKey: keys.wanted(formula),
+    queryFn: () => ask(api.GET('/api/formulas/{id}/wanted', { params: { path: { id: formula } } })),
+  });
+
+/** Wash days on a line, with what feeds them. */
+export const useWeeks = (days: number, from?: string) =>
+  useQuery({
+    queryKey: keys.weeks(days, from),
+    queryFn: () => ask(api.GET('/api/weeks', { params: { query: { days, from } } })),
+    placeholderData: keepPreviousData,
+  });
+
+/** Wash days that are under way. */
+export const useWashRuns = () =>
+  useQuery({
+    queryKey: keys.washRuns,
+    queryFn: () => ask(api.GET('/api/wash-runs')),
+    refetchInterval: (query) => (query.state.data?.length ? 30_000 : false),
+  });
+
+/** A sheet, worked out; the last one stays on screen while the next is on its way. */
+export const useSheet = (form: SheetForm | undefined) =>
+  useQuery({
+    queryKey: keys.sheet(form),
+    queryFn: ({ signal }) => ask(api.POST('/api/sheets', { body: form!, signal })),
+    enabled: form !== undefined,
+    placeholderData: keepPreviousData,
+    retry: false,
+  });

@@ -24,11 +24,15 @@ import {
   MeasurePage,
   NewFormulaPage,
   NewHousehold,
+  PeoplePage,
+  PersonPage,
+  SheetPage,
   ShelfPage,
   StoresPage,
   TakeInPage,
   TrayPage,
   WastePage,
+  WeeksPage,
   loadAll,
 } from './pages';
 import { Waiting } from '../kit/states';
@@ -112,6 +116,11 @@ function Views() {
         <Route path="/keep/waste" element={<WastePage />} />
         <Route path="/keep/labels" element={<LabelsPage />} />
         <Route path="/keep/:id" element={<BottlePage />} />
+        <Route path="/use" element={<WeeksPage />} />
+        <Route path="/use/sheet" element={<SheetPage />} />
+        <Route path="/use/people" element={<PeoplePage />} />
+        <Route path="/use/people/:id" element={<PersonPage />} />
+        <Route path="/use/people/:id/:part" element={<PersonPage />} />
         <Route path="/tray" element={<TrayPage />} />
         <Route path="/learn" element={<HandbookPage />} />
         <Route path="/kitchen" element={<KitchenPage />} />

@@ -14,6 +14,7 @@ const VERBS = [
   { to: '/choose', word: 'Choose' },
   { to: '/brew', word: 'Brew' },
   { to: '/keep', word: 'Keep' },
+  { to: '/use', word: 'Use' },
   { to: '/learn', word: 'Learn' },
 ];
 

@@ -5,13 +5,15 @@ import { keys, type Session } from '../api/client';
 /** What is known of the pots outlives the page for so long, ms; a run of weeks is asked for anew. */
 const LONGEST_MS = 14 * 24 * 3600_000;
 
-/** What the bench needs to open and to count on without a line. */
+/** What the bench and a wash day need to open and to count on without a line. */
 const KEPT = [
   keys.session,
   keys.household,
   keys.running,
   keys.shelf,
   keys.tray,
+  keys.washRuns,
+  keys.people,
   keys.run('').slice(0, 2),
 ];
 
@@ -25,7 +27,7 @@ const store = createSyncStoragePersister({
 export const keeping: Omit<PersistQueryClientOptions, 'queryClient'> = {
   persister: store,
   maxAge: LONGEST_MS,
-  buster: 'answers-1',
+  buster: 'answers-2',
   dehydrateOptions: {
     shouldDehydrateQuery: ({ queryKey, state }) =>
       state.status === 'success' &&

@@ -32,10 +32,14 @@ export const NewFormulaPage = page(
   'NewFormulaPage',
 );
 export const NewHousehold = page(() => import('../features/accounts/NewHousehold'), 'NewHousehold');
+export const PeoplePage = page(() => import('../features/people/PeoplePage'), 'PeoplePage');
+export const PersonPage = page(() => import('../features/people/PersonPage'), 'PersonPage');
 export const ShelfPage = page(() => import('../features/shelf/ShelfPage'), 'ShelfPage');
 export const StoresPage = page(() => import('../features/stores/StoresPage'), 'StoresPage');
 export const TakeInPage = page(() => import('../features/formulas/TakeInPage'), 'TakeInPage');
 export const TrayPage = page(() => import('../features/tray/TrayPage'), 'TrayPage');
+export const SheetPage = page(() => import('../features/washdays/SheetPage'), 'SheetPage');
+export const WeeksPage = page(() => import('../features/washdays/WeeksPage'), 'WeeksPage');
 export const WastePage = page(() => import('../features/shelf/WastePage'), 'WastePage');
 
 /**

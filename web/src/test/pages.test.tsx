@@ -12,6 +12,8 @@ import { TakeInPage } from '../features/formulas/TakeInPage';
 import { HandbookPage } from '../features/handbook/HandbookPage';
 import { KitchenPage } from '../features/kitchens/KitchenPage';
 import { MaterialsPage } from '../features/materials/MaterialsPage';
+import { PeoplePage } from '../features/people/PeoplePage';
+import { PersonPage } from '../features/people/PersonPage';
 import { MeasurePage } from '../features/predictions/MeasurePage';
 import { FridgePage } from '../features/shelf/FridgePage';
 import { HistoryPage } from '../features/shelf/HistoryPage';
@@ -20,6 +22,8 @@ import { ShelfPage } from '../features/shelf/ShelfPage';
 import { WastePage } from '../features/shelf/WastePage';
 import { StoresPage } from '../features/stores/StoresPage';
 import { TrayPage } from '../features/tray/TrayPage';
+import { SheetPage } from '../features/washdays/SheetPage';
+import { WeeksPage } from '../features/washdays/WeeksPage';
 import recorded from './answers.json';
 import { inKitchen, Refused, type Answers, type Sent } from './kitchen';
 
@@ -154,6 +158,32 @@ const PAGES: Page[] = [
     node: <KitchenPage />,
     needs: 'GET /api/kitchen',
     full: /Pots, bowls and jars/,
+  },
+  {
+    name: 'the weeks',
+    node: <WeeksPage />,
+    needs: 'GET /api/weeks?days=21',
+    full: /What will be short/,
+    has: { 'GET /api/people': recorded['GET /api/people'] },
+  },
+  {
+    name: 'the wash day',
+    node: <SheetPage />,
+    needs: 'GET /api/weeks?days=28',
+    full: /In this order/,
+  },
+  {
+    name: 'the people',
+    node: <PeoplePage />,
+    needs: 'GET /api/people',
+    full: /Tully/,
+    empty: [{ today: '2030-03-05', people: [] }, /Nobody has a page yet/],
+  },
+  {
+    name: 'a person',
+    node: <PersonPage />,
+    needs: 'GET /api/people/7',
+    full: /What this head bears now/,
   },
   { name: 'a new household', node: <NewHousehold />, full: /household/i },
 ];

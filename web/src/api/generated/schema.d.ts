@@ -440,6 +440,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bottles/{id}/heads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["heads"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bottles/{id}/take": {
         parameters: {
             query?: never;
@@ -715,6 +731,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formulas/{id}/heads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["headsOfFormula"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas/{id}/howto": {
         parameters: {
             query?: never;
@@ -743,6 +775,22 @@ export interface paths {
         put?: never;
         /** Keep the present state of a formula under a number */
         post: operations["keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{id}/wanted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["wanted"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1352,6 +1400,166 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
+        post: operations["add_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_1"];
+        put: operations["tell_1"];
+        post?: never;
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/formulas": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["formulas"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/reactions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reacted"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/reactions/{reaction}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["reactionTakenBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/routine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keepTo"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["test"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/tests/{test}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["testSeen"];
+        post?: never;
+        delete: operations["testTakenBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/porosity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["porosity"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/predictions": {
         parameters: {
             query?: never;
@@ -1436,6 +1644,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/repeats": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["repeat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -1479,6 +1703,38 @@ export interface paths {
         /** Change the password; whoever is signed in elsewhere is signed out there */
         put: operations["change_2"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["print_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1606,6 +1862,118 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/wash-days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["done"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/wash-days/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["move"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/wash-days/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeBack_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/wash-runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["running_1"];
+        put?: never;
+        post: operations["begin_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/wash-runs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["ask"];
+        post?: never;
+        delete: operations["leave"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/wash-runs/{id}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/wash-runs/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["untap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/waste": {
         parameters: {
             query?: never;
@@ -1614,6 +1982,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["waste"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["weeks"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1651,11 +2035,32 @@ export interface components {
             beside: string[];
             slips: components["schemas"]["FindingJson"][];
         };
+        AskedOtherwise: {
+            /** Format: int64 */
+            version: number;
+            sheet: components["schemas"]["SheetForm"];
+        };
         AssumptionJson: {
             words: string;
             /** Format: date */
             lastDay: string;
             useNow: boolean;
+        };
+        BandLine: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            brewing: boolean;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            lastDay: string;
+            /** Format: double */
+            leftMl: number;
+            /** Format: double */
+            endMl: number;
+            frozen: boolean;
+            serves: components["schemas"]["ServesLine"][];
         };
         BatchCostJson: {
             /** Format: double */
@@ -1671,6 +2076,26 @@ export interface components {
             /** Format: int32 */
             page: number;
             more: boolean;
+        };
+        BeforeLine: {
+            /** @enum {string} */
+            kind: "THAW" | "WARM";
+            /** Format: uuid */
+            bottle: string;
+            name: string;
+            /** Format: date-time */
+            at: string;
+            words: string;
+        };
+        BeforeView: {
+            /** @enum {string} */
+            kind: "THAW" | "WARM";
+            /** Format: uuid */
+            bottle: string;
+            name: string;
+            /** Format: date-time */
+            at: string;
+            words: string;
         };
         BeliefView: {
             claim: string;
@@ -1901,6 +2326,15 @@ export interface components {
             /** Format: date-time */
             until: string;
         };
+        ContactJson: {
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            usual: number;
+            /** Format: double */
+            most: number;
+            then: string;
+        };
         ContainerLine: {
             /** Format: uuid */
             id: string;
@@ -2014,9 +2448,27 @@ export interface components {
             reason: "DATE" | "MOULD" | "SMELL" | "SEPARATED" | "DISLIKED" | "SPILLED" | "OTHER";
             note?: string;
         };
+        DoneForm: {
+            /** Format: uuid */
+            run?: string;
+            /** Format: double */
+            hoursAgo?: number;
+            /** Format: double */
+            secondsAgo?: number;
+            heads: components["schemas"]["HeadDone"][];
+        };
+        DoneView: {
+            washDays: string[];
+        };
+        DoseLine: {
+            /** @enum {string} */
+            slot: "DETANGLE" | "PRE_WASH" | "SCALP" | "SHAMPOO" | "CONDITION" | "MASK" | "RINSE" | "LEAVE_IN" | "BETWEEN_BRAIDS" | "CREAM" | "STYLER" | "SEAL" | "SCALP_OIL" | "DRY";
+            millilitres: components["schemas"]["FigureJson"];
+            words: string;
+        };
         DoseView: {
             /** @enum {string} */
-            use: "GEL" | "LEAVE_IN" | "SOAKING" | "RINSE";
+            use: "GEL" | "LEAVE_IN" | "SOAKING" | "RINSE" | "SCALP" | "OIL";
             words: string;
             /** @enum {string} */
             length: "SHORT" | "MEDIUM" | "LONG";
@@ -2183,6 +2635,11 @@ export interface components {
             version: number;
             formula: components["schemas"]["FormulaJson"];
         };
+        FormulaSuits: {
+            formula: string;
+            well: boolean;
+            limits: components["schemas"]["LimitJson"][];
+        };
         FormulaView: {
             formula: components["schemas"]["FormulaJson"];
             method: string;
@@ -2282,6 +2739,34 @@ export interface components {
             early: string;
             late: string;
         };
+        HairJson: {
+            /** @enum {string} */
+            age?: "UNDER_3" | "FROM_3" | "FROM_6" | "FROM_13" | "ADULT";
+            /** Format: int32 */
+            born?: number;
+            /** Format: double */
+            stretchedCm?: number;
+            /** Format: double */
+            unstretchedCm?: number;
+            /** @enum {string} */
+            reaches?: "CROPPED" | "CHIN" | "SHOULDER" | "MID_BACK" | "WAIST";
+            /** @enum {string} */
+            density?: "FINE" | "USUAL" | "DENSE";
+            /** @enum {string} */
+            strand?: "FINE" | "MEDIUM" | "COARSE";
+            /** @enum {string} */
+            porosity?: "LOW" | "NORMAL" | "HIGH" | "UNSURE";
+            /** @enum {string} */
+            pattern?: "STRAIGHT" | "WAVY" | "CURLY" | "COILED" | "TIGHTLY_COILED";
+            /** @enum {string} */
+            scalp?: "ORDINARY" | "DRY" | "OILY" | "FLAKY" | "SENSITIVE";
+            light?: boolean;
+            worn?: components["schemas"]["WornJson"];
+            conditions?: ("PREGNANT" | "ASTHMA" | "EPILEPSY")[];
+            unsuited?: components["schemas"]["UnsuitedJson"][];
+            ownProtein?: components["schemas"]["RateJson"];
+            ownSpirit?: components["schemas"]["RateJson"];
+        };
         Handbook: {
             hardStops: components["schemas"]["HardStopView"][];
             beliefs: components["schemas"]["BeliefView"][];
@@ -2325,6 +2810,43 @@ export interface components {
             material: string;
             name: string;
             why: string;
+        };
+        HeadDone: {
+            /** Format: uuid */
+            person: string;
+            occasion: string;
+            /** Format: date */
+            planned: string;
+            places: components["schemas"]["PlaceDone"][];
+            note?: string;
+        };
+        HeadForm: {
+            /** Format: uuid */
+            person: string;
+            occasion: string;
+            /** Format: date */
+            planned: string;
+            wishes?: components["schemas"]["WishForm"][];
+        };
+        HeadOfBottle: {
+            /** Format: uuid */
+            person: string;
+            name: string;
+            /** @enum {string} */
+            slot: "DETANGLE" | "PRE_WASH" | "SCALP" | "SHAMPOO" | "CONDITION" | "MASK" | "RINSE" | "LEAVE_IN" | "BETWEEN_BRAIDS" | "CREAM" | "STYLER" | "SEAL" | "SCALP_OIL" | "DRY";
+            well: boolean;
+            limits: components["schemas"]["LimitJson"][];
+        };
+        HeadView: {
+            /** Format: uuid */
+            person: string;
+            name: string;
+            occasion: string;
+            occasionName: string;
+            /** Format: date */
+            planned: string;
+            places: components["schemas"]["PlaceView"][];
+            steps: components["schemas"]["StepView"][];
         };
         Held: {
             /** @enum {string} */
@@ -2425,6 +2947,16 @@ export interface components {
             kind: string;
             plant: boolean;
             material: string;
+        };
+        ItemView: {
+            /** Format: int32 */
+            head: number;
+            /** Format: int32 */
+            step: number;
+            /** Format: double */
+            start: number;
+            /** Format: double */
+            end: number;
         };
         Joined: {
             formula: components["schemas"]["FormulaJson"];
@@ -2575,6 +3107,40 @@ export interface components {
             outcome: "OPEN" | "USED" | "DRIED" | "COMPOSTED";
             /** Format: date-time */
             endedAt?: string;
+        };
+        LikedJson: {
+            /** @enum {string} */
+            purpose?: "LEAVE_IN" | "RINSE" | "PRE_WASH" | "STYLER" | "SCALP" | "MASK" | "CONDITIONER" | "OIL";
+            formula?: string;
+            bought?: string;
+        };
+        LimitJson: {
+            /** @enum {string} */
+            kind: "UNSUITED" | "REACTED" | "AGE" | "CONDITION" | "ESSENTIAL_OILS" | "PROTEIN" | "SPIRIT" | "ACID" | "FERMENT" | "NEW_INGREDIENT" | "NOT_KNOWN" | "STAINS" | "IRRITANT";
+            /** @enum {string} */
+            weight: "KEEP_OFF" | "OVER" | "MIND";
+            title: string;
+            what: string;
+            why: string;
+            instead: string;
+            /** Format: date */
+            fineFrom?: string;
+            source: string;
+            own: boolean;
+        };
+        LimitState: {
+            /** @enum {string} */
+            kind: "UNSUITED" | "REACTED" | "AGE" | "CONDITION" | "ESSENTIAL_OILS" | "PROTEIN" | "SPIRIT" | "ACID" | "FERMENT" | "NEW_INGREDIENT" | "NOT_KNOWN" | "STAINS" | "IRRITANT";
+            /** Format: double */
+            load: number;
+            /** Format: double */
+            most: number;
+            /** Format: int32 */
+            days: number;
+            own: boolean;
+            /** Format: date */
+            fineFrom?: string;
+            source: string;
         };
         LineSaid: {
             /** Format: int32 */
@@ -2736,6 +3302,16 @@ export interface components {
             cost: number;
             reasons: components["schemas"]["ReasonMl"][];
         };
+        MoveForm: {
+            /** Format: uuid */
+            person: string;
+            occasion: string;
+            /** Format: date */
+            planned: string;
+            /** Format: date */
+            to?: string;
+            back?: boolean;
+        };
         NeedView: {
             /** @enum {string} */
             need: "OILY_SCALP" | "FLAKES" | "DRY_LENGTHS" | "HOLD" | "TANGLES" | "LIGHT_HAIR" | "NO_SCENT";
@@ -2824,6 +3400,41 @@ export interface components {
             place?: string;
             note?: string;
         };
+        OccasionJson: {
+            key: string;
+            /** @enum {string} */
+            kind: "WASH_DAY" | "MIDWEEK" | "BETWEEN_BRAIDS";
+            name: string;
+            repeat: components["schemas"]["RepeatJson"];
+            /** Format: time-local */
+            time?: string;
+            slots: components["schemas"]["SlotJson"][];
+        };
+        OccasionLine: {
+            /** Format: uuid */
+            person: string;
+            name: string;
+            occasion: string;
+            occasionName: string;
+            /** @enum {string} */
+            kind: "WASH_DAY" | "MIDWEEK" | "BETWEEN_BRAIDS";
+            /** Format: date */
+            planned: string;
+            /** Format: date */
+            day: string;
+            /** Format: time-local */
+            time: string;
+            /** @enum {string} */
+            state: "COMING" | "MOVED" | "CARRIED" | "DONE" | "SKIPPED" | "MISSED";
+            /** Format: uuid */
+            done?: string;
+            note: string;
+        };
+        OccasionWords: {
+            key: string;
+            name: string;
+            words: string;
+        };
         OnHand: {
             material: string;
             /** Format: double */
@@ -2832,6 +3443,16 @@ export interface components {
             leftGrams: number;
             /** Format: double */
             missingGrams: number;
+        };
+        OtherView: {
+            /** Format: uuid */
+            bottle: string;
+            name: string;
+            /** Format: double */
+            leftMl: number;
+            /** Format: date */
+            lastDay: string;
+            limits: components["schemas"]["LimitJson"][];
         };
         ParameterView: {
             /** @enum {string} */
@@ -2843,6 +3464,52 @@ export interface components {
         PasswordForm: {
             old: string;
             password: string;
+        };
+        PeopleView: {
+            /** Format: date */
+            today: string;
+            people: components["schemas"]["PersonLine"][];
+        };
+        PersonExport: {
+            page: components["schemas"]["PersonPage"];
+            uses: components["schemas"]["UseLine"][];
+        };
+        PersonForm: {
+            /** Format: int64 */
+            version?: number;
+            name: string;
+            hair?: components["schemas"]["HairJson"];
+            usual?: boolean;
+        };
+        PersonLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int64 */
+            version: number;
+            name: string;
+            hair: components["schemas"]["HairJson"];
+            age: string;
+            /** Format: double */
+            lengthCm?: number;
+            /** Format: double */
+            shrinkage?: number;
+            up: boolean;
+            occasions: components["schemas"]["OccasionWords"][];
+        };
+        PersonPage: {
+            person: components["schemas"]["PersonLine"];
+            routine: components["schemas"]["RoutineJson"];
+            /** Format: date-time */
+            now: string;
+            /** Format: date */
+            today: string;
+            limits: components["schemas"]["LimitState"][];
+            tests: components["schemas"]["TestLine"][];
+            reactions: components["schemas"]["ReactionLine"][];
+            ifItReacts: string;
+            suits: components["schemas"]["SuitsLine"][];
+            doses: components["schemas"]["DoseLine"][];
+            uses: components["schemas"]["UseLine"][];
         };
         PhJson: {
             /** Format: double */
@@ -2862,11 +3529,38 @@ export interface components {
             at: string;
             caption: string;
         };
+        PlaceDone: {
+            /** Format: int32 */
+            place: number;
+            takes?: components["schemas"]["TakeForm"][];
+            /** Format: double */
+            minutes?: number;
+        };
+        PlaceView: {
+            /** @enum {string} */
+            slot: "DETANGLE" | "PRE_WASH" | "SCALP" | "SHAMPOO" | "CONDITION" | "MASK" | "RINSE" | "LEAVE_IN" | "BETWEEN_BRAIDS" | "CREAM" | "STYLER" | "SEAL" | "SCALP_OIL" | "DRY";
+            dose?: components["schemas"]["FigureJson"];
+            doseWords: string;
+            portions: components["schemas"]["PortionView"][];
+            contact?: components["schemas"]["ContactJson"];
+            limits: components["schemas"]["LimitJson"][];
+            others: components["schemas"]["OtherView"][];
+            bought?: string;
+            leftOut: boolean;
+            without: string;
+            /** Format: double */
+            shortMl: number;
+        };
         PlannedStep: {
             /** Format: int32 */
             index: number;
             /** Format: double */
             minutes: number;
+        };
+        PorosityView: {
+            /** @enum {string} */
+            porosity: "LOW" | "NORMAL" | "HIGH" | "UNSURE";
+            words: string;
         };
         PortionJson: {
             ingredient: string;
@@ -2889,6 +3583,16 @@ export interface components {
             beside: string[];
             scoopGrams?: components["schemas"]["RangeJson"];
             density?: components["schemas"]["FigureJson"];
+        };
+        PortionView: {
+            /** Format: uuid */
+            bottle: string;
+            name: string;
+            /** Format: double */
+            millilitres: number;
+            /** Format: double */
+            leftAfter: number;
+            why: string;
         };
         PourWater: {
             /** Format: int64 */
@@ -2957,6 +3661,11 @@ export interface components {
                 high?: number;
             }[];
         };
+        ProgressView: {
+            /** Format: int32 */
+            done: number;
+            rest?: components["schemas"]["RestView"];
+        };
         PropertyJson: {
             /** @enum {string} */
             property: "DENSITY" | "WATER_SHARE" | "HOLD" | "HOLD_HOT" | "HOLD_SQUEEZED" | "FAST_SHARE" | "SLOW_RATE" | "GUM_YIELD" | "GUM_POWER" | "ALCOHOL" | "ACID" | "CITRIC_ACID" | "MALIC_ACID" | "ASCORBIC_ACID" | "SORBIC_ACID" | "BENZOIC_ACID" | "DEHYDROACETIC_ACID" | "BASE" | "OWN_PH" | "DROP" | "PIECE" | "SPRIG" | "DOSE" | "LIMIT_LEAVE_ON" | "LIMIT_RINSE_OFF" | "WORKING_PH" | "MAX_TEMPERATURE";
@@ -3018,6 +3727,31 @@ export interface components {
             /** Format: double */
             high?: number;
         };
+        RateJson: {
+            /** Format: double */
+            times: number;
+            /** Format: int32 */
+            days: number;
+        };
+        ReactionForm: {
+            /** Format: uuid */
+            bottle?: string;
+            name?: string;
+            /** @enum {string} */
+            sign: "IRRITATION" | "BURNING" | "SWELLING" | "FLAKES";
+            /** Format: double */
+            hoursAgo?: number;
+        };
+        ReactionLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            at: string;
+            name: string;
+            /** @enum {string} */
+            sign: "IRRITATION" | "BURNING" | "SWELLING" | "FLAKES";
+            suspects: components["schemas"]["SuspectLine"][];
+        };
         ReadFormula: {
             name: string;
             formula?: components["schemas"]["FormulaJson"];
@@ -3046,6 +3780,39 @@ export interface components {
             unit: "PARTS" | "PERCENT" | "DROPS";
             /** Format: double */
             grams?: number;
+        };
+        RepeatJson: {
+            /** Format: date */
+            first: string;
+            rule?: string;
+            /** Format: date */
+            last?: string;
+            follows?: string;
+            /** Format: int32 */
+            every?: number;
+        };
+        RepeatView: {
+            words: string;
+            days: string[];
+        };
+        RestView: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            early: string;
+            /** Format: date-time */
+            right: string;
+            /** Format: date-time */
+            late: string;
+            then: string;
+        };
+        RoutineForm: {
+            /** Format: int64 */
+            version: number;
+            routine: components["schemas"]["RoutineJson"];
+        };
+        RoutineJson: {
+            occasions: components["schemas"]["OccasionJson"][];
         };
         RunLine: {
             /** Format: uuid */
@@ -3156,6 +3923,19 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        SeenRun: {
+            /** Format: int64 */
+            version: number;
+        };
+        ServesLine: {
+            /** Format: date */
+            day: string;
+            /** Format: uuid */
+            person: string;
+            occasion: string;
+            /** Format: double */
+            millilitres: number;
+        };
         SessionView: {
             signIn?: string;
             demo: boolean;
@@ -3170,6 +3950,25 @@ export interface components {
             rows: number;
             /** Format: double */
             shape: number;
+        };
+        SheetForm: {
+            /** Format: date */
+            day: string;
+            /** Format: date-time */
+            startsAt?: string;
+            heads: components["schemas"]["HeadForm"][];
+        };
+        SheetView: {
+            /** Format: date */
+            day: string;
+            /** Format: date-time */
+            startsAt: string;
+            heads: components["schemas"]["HeadView"][];
+            before: components["schemas"]["BeforeView"][];
+            order: components["schemas"]["ItemView"][];
+            /** Format: double */
+            minutes: number;
+            cautions: string[];
         };
         ShelfView: {
             /** Format: date */
@@ -3195,6 +3994,11 @@ export interface components {
             reason: string;
             /** Format: int64 */
             secondsAgo?: number;
+        };
+        SlotJson: {
+            /** @enum {string} */
+            kind: "DETANGLE" | "PRE_WASH" | "SCALP" | "SHAMPOO" | "CONDITION" | "MASK" | "RINSE" | "LEAVE_IN" | "BETWEEN_BRAIDS" | "CREAM" | "STYLER" | "SEAL" | "SCALP_OIL" | "DRY";
+            choices?: components["schemas"]["LikedJson"][];
         };
         SpanLine: {
             /** Format: int32 */
@@ -3361,6 +4165,22 @@ export interface components {
             /** Format: int32 */
             nth: number;
         };
+        StepTap: {
+            /** Format: int32 */
+            head: number;
+            /** Format: int32 */
+            step: number;
+            /** Format: double */
+            secondsAgo?: number;
+        };
+        StepView: {
+            /** Format: int32 */
+            place: number;
+            words: string;
+            /** Format: double */
+            hands: number;
+            rest?: components["schemas"]["ContactJson"];
+        };
         Sterilised: {
             /** Format: int64 */
             version: number;
@@ -3414,6 +4234,24 @@ export interface components {
             grams: number;
             how: string;
         };
+        SuitsLine: {
+            /** Format: uuid */
+            bottle: string;
+            name: string;
+            /** Format: double */
+            leftMl: number;
+            /** Format: date */
+            lastDay: string;
+            /** @enum {string} */
+            slot: "DETANGLE" | "PRE_WASH" | "SCALP" | "SHAMPOO" | "CONDITION" | "MASK" | "RINSE" | "LEAVE_IN" | "BETWEEN_BRAIDS" | "CREAM" | "STYLER" | "SEAL" | "SCALP_OIL" | "DRY";
+            well: boolean;
+            limits: components["schemas"]["LimitJson"][];
+        };
+        SuspectLine: {
+            material: string;
+            name: string;
+            why: string;
+        };
         TableOutcome: {
             table: string;
             /** Format: int32 */
@@ -3436,8 +4274,20 @@ export interface components {
             millilitres?: number;
             amount?: string;
             who?: string;
+            /** Format: uuid */
+            person?: string;
             /** @enum {string} */
             purpose?: "LEAVE_IN" | "RINSE" | "PRE_WASH" | "STYLER" | "SCALP" | "MASK" | "CONDITIONER" | "OIL";
+        };
+        TakeForm: {
+            /** Format: uuid */
+            bottle: string;
+            /** Format: double */
+            millilitres?: number;
+            amount?: string;
+        };
+        TakenBack: {
+            takenBack: boolean;
         };
         TargetJson: {
             /** @enum {string} */
@@ -3455,14 +4305,39 @@ export interface components {
         };
         TaskJson: {
             /** @enum {string} */
-            kind: "POT_NOW" | "THROW_AWAY" | "USE_TODAY" | "COMPOST" | "USE_LEFTOVER" | "POT_LATER" | "BEGIN" | "USE_FIRST";
+            kind: "POT_NOW" | "THROW_AWAY" | "USE_TODAY" | "COMPOST" | "USE_LEFTOVER" | "WASH" | "POT_LATER" | "BEGIN" | "USE_FIRST";
             id: string;
             /** @enum {string} */
-            thing: "POT" | "BOTTLE" | "BOWL";
+            thing: "POT" | "BOTTLE" | "BOWL" | "HEADS";
             name: string;
             words: string;
             /** Format: date-time */
             at?: string;
+        };
+        TestForm: {
+            material: string;
+            /** Format: double */
+            hoursAgo?: number;
+        };
+        TestLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int64 */
+            version: number;
+            material: string;
+            name: string;
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: date-time */
+            due: string;
+            /** @enum {string} */
+            result?: "NOTHING" | "REACTED";
+        };
+        TestResultForm: {
+            /** Format: int64 */
+            version: number;
+            /** @enum {string} */
+            result?: "NOTHING" | "REACTED";
         };
         Text: {
             text: string;
@@ -3498,6 +4373,24 @@ export interface components {
             more: boolean;
             /** Format: date-time */
             now: string;
+        };
+        UnsuitedJson: {
+            material?: string;
+            /** @enum {string} */
+            family?: "NUT_OILS" | "GRAIN" | "ALOE" | "DAISIES" | "MINTS" | "ONIONS" | "SEEDS" | "SEAWEED" | "SPIRIT" | "SCENTS";
+        };
+        UseLine: {
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            slot: "DETANGLE" | "PRE_WASH" | "SCALP" | "SHAMPOO" | "CONDITION" | "MASK" | "RINSE" | "LEAVE_IN" | "BETWEEN_BRAIDS" | "CREAM" | "STYLER" | "SEAL" | "SCALP_OIL" | "DRY";
+            name: string;
+            bottle: string;
+            /** Format: double */
+            millilitres: number;
+            /** Format: double */
+            minutes?: number;
+            undone: boolean;
         };
         VariantView: {
             id: string;
@@ -3558,6 +4451,31 @@ export interface components {
                 [key: string]: number;
             };
         };
+        WantedLine: {
+            /** Format: uuid */
+            person: string;
+            name: string;
+            /** Format: date */
+            day: string;
+            occasionName: string;
+            /** @enum {string} */
+            slot: "DETANGLE" | "PRE_WASH" | "SCALP" | "SHAMPOO" | "CONDITION" | "MASK" | "RINSE" | "LEAVE_IN" | "BETWEEN_BRAIDS" | "CREAM" | "STYLER" | "SEAL" | "SCALP_OIL" | "DRY";
+            /** Format: double */
+            millilitres: number;
+        };
+        WashRunView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int64 */
+            version: number;
+            /** Format: date-time */
+            now: string;
+            /** Format: date-time */
+            beganAt: string;
+            sheet: components["schemas"]["SheetView"];
+            progress: components["schemas"]["ProgressView"][];
+            order: components["schemas"]["ItemView"][];
+        };
         WasteView: {
             months: components["schemas"]["MonthLine"][];
             formulas: components["schemas"]["FormulaWaste"][];
@@ -3599,6 +4517,20 @@ export interface components {
             /** Format: double */
             essentialPercent: number;
         };
+        WeeksView: {
+            /** Format: date */
+            today: string;
+            /** Format: date-time */
+            now: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            occasions: components["schemas"]["OccasionLine"][];
+            bands: components["schemas"]["BandLine"][];
+            without: components["schemas"]["WithoutLine"][];
+            before: components["schemas"]["BeforeLine"][];
+        };
         WeighTrial: {
             vessel: string;
             before: components["schemas"]["AmountJson"];
@@ -3627,6 +4559,36 @@ export interface components {
             usualAt: string;
             /** Format: date-time */
             lateFrom: string;
+        };
+        WishForm: {
+            /** Format: int32 */
+            place: number;
+            /** Format: uuid */
+            bottle?: string;
+            leftOut?: boolean;
+            /** Format: double */
+            millilitres?: number;
+        };
+        WithoutLine: {
+            /** Format: date */
+            day: string;
+            /** Format: uuid */
+            person: string;
+            name: string;
+            occasion: string;
+            /** @enum {string} */
+            slot: "DETANGLE" | "PRE_WASH" | "SCALP" | "SHAMPOO" | "CONDITION" | "MASK" | "RINSE" | "LEAVE_IN" | "BETWEEN_BRAIDS" | "CREAM" | "STYLER" | "SEAL" | "SCALP_OIL" | "DRY";
+            /** Format: double */
+            missingMl: number;
+            words: string;
+        };
+        WornJson: {
+            /** @enum {string} */
+            style?: "LOOSE" | "PLAITS" | "CORNROWS" | "TWISTS" | "WRAP";
+            /** Format: date */
+            since?: string;
+            /** Format: date */
+            takeDown?: string;
         };
     };
     responses: never;
@@ -4668,6 +5630,37 @@ export interface operations {
             };
         };
     };
+    heads: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeadOfBottle"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     take: {
         parameters: {
             query?: never;
@@ -5407,6 +6400,37 @@ export interface operations {
             };
         };
     };
+    headsOfFormula: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeadOfBottle"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     howTo: {
         parameters: {
             query?: {
@@ -5464,6 +6488,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KeptNumber"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    wanted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WantedLine"][];
                 };
             };
             /** @description A problem detail (RFC 9457) */
@@ -6757,6 +7812,467 @@ export interface operations {
             };
         };
     };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonPage"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    page_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonPage"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tell_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonPage"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query: {
+                version: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonExport"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    formulas: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaSuits"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reacted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReactionForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonPage"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reactionTakenBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                reaction: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonPage"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepTo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoutineForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonPage"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    test: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TestForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonPage"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    testSeen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                test: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TestResultForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonPage"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    testTakenBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                test: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonPage"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    porosity: {
+        parameters: {
+            query?: {
+                spray?: "BEADS_STAY" | "SOAKS_SLOWLY" | "SOAKS_AT_ONCE";
+                drying?: "OVER_6_H" | "BETWEEN" | "UNDER_2_H";
+                products?: "SIT_ON_TOP" | "SINK_IN" | "VANISH";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PorosityView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     predict: {
         parameters: {
             query?: never;
@@ -6914,6 +8430,39 @@ export interface operations {
             };
         };
     };
+    repeat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RepeatJson"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RepeatView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_6: {
         parameters: {
             query?: never;
@@ -7051,6 +8600,72 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    print_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
             };
             /** @description A problem detail (RFC 9457) */
             default: {
@@ -7354,6 +8969,307 @@ export interface operations {
             };
         };
     };
+    done: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoneForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenBack"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeBack_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenBack"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    running_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WashRunView"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_1: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WashRunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedOtherwise"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WashRunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WashRunView"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tap: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepTap"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WashRunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    untap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeenRun"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WashRunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     waste: {
         parameters: {
             query?: {
@@ -7372,6 +9288,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WasteView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    weeks: {
+        parameters: {
+            query?: {
+                from?: string;
+                days?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeeksView"];
                 };
             };
             /** @description A problem detail (RFC 9457) */

@@ -4,6 +4,18 @@ export const WORDS = {
     "CAREFUL": "The shortest credible times, with published backing (FDA Food Code, USP <795>). Our choice for everyone who has no reason to choose otherwise.",
     "PRACTICE": "What many makers do. Dates beyond the published figures are marked, and ask for clean working: sterilised bottles, a fine strain, a fridge at 5 °C."
   },
+  "ages": {
+    "UNDER_3": "under 3",
+    "FROM_3": "3 to 6",
+    "FROM_6": "6 to 12",
+    "FROM_13": "13 to 17",
+    "ADULT": "grown up"
+  },
+  "conditions": {
+    "PREGNANT": "pregnant",
+    "ASTHMA": "asthma",
+    "EPILEPSY": "epilepsy"
+  },
   "containers": {
     "SPRAY": "spray bottle",
     "TRIGGER": "trigger bottle",
@@ -17,6 +29,11 @@ export const WORDS = {
     "ICE_BATH": "in an ice bath",
     "FRIDGE": "in the fridge"
   },
+  "densities": {
+    "FINE": "thin",
+    "USUAL": "medium",
+    "DENSE": "thick"
+  },
   "discardReasons": {
     "DATE": "past its day",
     "MOULD": "mould",
@@ -25,6 +42,14 @@ export const WORDS = {
     "DISLIKED": "did not like it",
     "SPILLED": "spilled",
     "OTHER": "another reason"
+  },
+  "dueStates": {
+    "COMING": "planned",
+    "MOVED": "moved",
+    "CARRIED": "not done on its day, moved on to today",
+    "DONE": "done",
+    "SKIPPED": "left out",
+    "MISSED": "missed"
   },
   "entries": {
     "TEMPERATURE": "Temperature",
@@ -46,6 +71,18 @@ export const WORDS = {
     "SHAKEN": "",
     "NOTE": ""
   },
+  "families": {
+    "NUT_OILS": "nut oils",
+    "GRAIN": "grain",
+    "ALOE": "aloe",
+    "DAISIES": "chamomile and other daisies",
+    "MINTS": "mint and its kin",
+    "ONIONS": "onion and its kin",
+    "SEEDS": "gum seeds",
+    "SEAWEED": "seaweed",
+    "SPIRIT": "spirit",
+    "SCENTS": "essential oils and fragrance"
+  },
   "got": {
     "BOUGHT": "bought",
     "HARVESTED": "harvested"
@@ -62,6 +99,21 @@ export const WORDS = {
     "ROLLING": "hard",
     "GENTLE": "gently",
     "SIMMER": "at a simmer"
+  },
+  "limitKinds": {
+    "UNSUITED": "does not suit",
+    "REACTED": "reacted before",
+    "AGE": "not at this age",
+    "CONDITION": "with care",
+    "ESSENTIAL_OILS": "essential oils",
+    "PROTEIN": "protein",
+    "SPIRIT": "spirit",
+    "ACID": "too sour",
+    "FERMENT": "ferment",
+    "NEW_INGREDIENT": "not tested yet",
+    "NOT_KNOWN": "not known",
+    "STAINS": "stains",
+    "IRRITANT": "irritant"
   },
   "liquids": {
     "ROOM": "cold",
@@ -80,11 +132,44 @@ export const WORDS = {
     "US_LABEL": "US nutrition label (cup 240 mL)",
     "AUSTRALIAN": "Australian (tablespoon 20 mL)"
   },
+  "occasionKinds": {
+    "WASH_DAY": "wash day",
+    "MIDWEEK": "midweek",
+    "BETWEEN_BRAIDS": "between the braids"
+  },
+  "patterns": {
+    "STRAIGHT": "straight",
+    "WAVY": "wavy",
+    "CURLY": "curly",
+    "COILED": "coiled",
+    "TIGHTLY_COILED": "tightly coiled"
+  },
   "places": {
     "ROOM": "in the cupboard",
     "BATHROOM": "out in the bathroom",
     "FRIDGE": "in the fridge",
     "FREEZER": "in the freezer"
+  },
+  "porosities": {
+    "LOW": "low: water beads and stays",
+    "NORMAL": "normal",
+    "HIGH": "high: water soaks in at once",
+    "UNSURE": "not sure"
+  },
+  "porosityDryings": {
+    "OVER_6_H": "More than 6 hours",
+    "BETWEEN": "2 to 6 hours",
+    "UNDER_2_H": "Less than 2 hours"
+  },
+  "porosityProducts": {
+    "SIT_ON_TOP": "They sit on top",
+    "SINK_IN": "They sink in after a while",
+    "VANISH": "They are gone at once, the hair wants more"
+  },
+  "porositySprays": {
+    "BEADS_STAY": "The beads stay",
+    "SOAKS_SLOWLY": "They go in little by little",
+    "SOAKS_AT_ONCE": "It soaks in at once"
   },
   "provenances": {
     "PUBLISHED": "published",
@@ -104,6 +189,20 @@ export const WORDS = {
     "CONDITIONER": "conditioner",
     "OIL": "hair oil"
   },
+  "reaches": {
+    "CROPPED": "cropped",
+    "CHIN": "to the chin",
+    "SHOULDER": "to the shoulders",
+    "MID_BACK": "to mid-back",
+    "WAIST": "to the waist"
+  },
+  "scalps": {
+    "ORDINARY": "ordinary",
+    "DRY": "dry",
+    "OILY": "oily",
+    "FLAKY": "flaky",
+    "SENSITIVE": "sensitive"
+  },
   "schools": {
     "CAREFUL": "careful",
     "PRACTICE": "practice"
@@ -112,6 +211,28 @@ export const WORDS = {
     "ERROR": "Cannot be brewed so",
     "WARNING": "Will probably go wrong",
     "NOTE": "Worth knowing"
+  },
+  "signs": {
+    "IRRITATION": "itching or red",
+    "BURNING": "burning",
+    "SWELLING": "swelling",
+    "FLAKES": "flakes that were not there before"
+  },
+  "slotKinds": {
+    "DETANGLE": "detangle",
+    "PRE_WASH": "before the wash",
+    "SCALP": "scalp treatment",
+    "SHAMPOO": "shampoo",
+    "CONDITION": "conditioner",
+    "MASK": "mask",
+    "RINSE": "rinse",
+    "LEAVE_IN": "leave-in spray",
+    "BETWEEN_BRAIDS": "between the braids",
+    "CREAM": "cream",
+    "STYLER": "styler",
+    "SEAL": "oil to seal",
+    "SCALP_OIL": "oil for the scalp",
+    "DRY": "dry"
   },
   "soakPlaces": {
     "ROOM": "on the counter",
@@ -144,12 +265,21 @@ export const WORDS = {
     "FINE_CLOTH": "very fine cloth",
     "PAPER": "paper filter"
   },
+  "strands": {
+    "FINE": "fine",
+    "MEDIUM": "medium",
+    "COARSE": "coarse"
+  },
   "targets": {
     "BOTTLES": "bottles",
     "VOLUME": "volume",
     "PEOPLE_USES": "people and uses",
     "AT_HAND": "herb at hand",
     "FULL_POT": "full pot"
+  },
+  "testResults": {
+    "NOTHING": "nothing to see",
+    "REACTED": "red, itching or swollen"
   },
   "treatments": {
     "PICK": "pick",
@@ -171,5 +301,12 @@ export const WORDS = {
     "SOFT": "soft water",
     "MEDIUM": "medium water",
     "HARD": "hard water"
+  },
+  "wornStyles": {
+    "LOOSE": "loose",
+    "PLAITS": "in plaits",
+    "CORNROWS": "in cornrows",
+    "TWISTS": "in twists",
+    "WRAP": "under a wrap"
   }
 } as const;

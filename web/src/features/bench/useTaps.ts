@@ -1,9 +1,17 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useSyncExternalStore } from 'react';
-import { api, ask, keys, ProblemError, type Run, type Session } from '../../api/client';
+import { useCallback, useEffect, useSyncExternalStore } from 'react';
+import {
+  api,
+  ask,
+  keys,
+  ProblemError,
+  type Run,
+  type Session,
+  type WashRun,
+} from '../../api/client';
 import { useOnce } from '../../api/useOnce';
 import { tell } from '../../kit/states';
-import { keepTap, onPending, pendingTaps, sendPending } from './pending';
+import { keepTap, onPending, pendingTaps, sendPending, type PendingTap } from './pending';
 
 export interface Tap {
   /** Below `/api/batches/{id}`. */
@@ -31,6 +39,20 @@ function post(path: string, body: Record<string, unknown>, key: string): Promise
 /** The taps that wait on this device. */
 export const usePending = () => useSyncExternalStore(onPending, pendingTaps);
 
+/** Keeps a tap on this device until the server takes it, for whoever is signed in now. */
+export function useKeeper() {
+  const client = useQueryClient();
+  return useCallback(
+    (tap: Omit<PendingTap, 'who' | 'at'>) =>
+      keepTap({
+        ...tap,
+        who: client.getQueryData<Session>(keys.session)?.signIn,
+        at: Date.now(),
+      }),
+    [client],
+  );
+}
+
 /** What the server would ask, asked without it: what it does cannot be reckoned here. */
 const tooEarly = (detail: string) =>
   new ProblemError({ type: 'urn:dremsa:problem:early', title: 'Too early', status: 422, detail });
@@ -39,6 +61,7 @@ const tooEarly = (detail: string) =>
 export function useTap(run: string) {
   const client = useQueryClient();
   const once = useOnce();
+  const keep = useKeeper();
   return useMutation({
     mutationFn: async ({ path, body, words, mayWait, early }: Tap): Promise<Run | undefined> => {
       const whole = `/api/batches/${run}${path}`;
@@ -48,20 +71,10 @@ export function useTap(run: string) {
       } catch (error) {
         if (!(mayWait && error instanceof ProblemError && error.passing)) throw error;
         if (early && !body.anyway) throw tooEarly(early);
-        const who = client.getQueryData<Session>(keys.session)?.signIn;
         // A step that was ended without a line was ended: nobody asks hours later whether it was
         // meant. What an early end does stays marked on the run and its bottles.
         const sent = path.endsWith('/finish') ? { ...body, anyway: true } : body;
-        keepTap({
-          key,
-          run,
-          path: whole,
-          body: sent,
-          words,
-          who,
-          why: error.message,
-          at: Date.now(),
-        });
+        keep({ key, run, path: whole, body: sent, words, why: error.message });
         return undefined;
       }
     },
@@ -104,7 +117,15 @@ export function usePendingSender(open: boolean) {
       busy = true;
       const sent = await sendPending(
         async (path, body, key) => {
-          await post(path, body, key);
+          const answer = await post(path, body, key);
+          // Seen before the tap is forgotten: nobody is shown a step again that was just taken.
+          if (path.startsWith('/api/wash-runs/')) {
+            await client.cancelQueries({ queryKey: keys.washRuns });
+            const now = answer as unknown as WashRun;
+            client.setQueryData(keys.washRuns, (all: WashRun[] | undefined) =>
+              all?.map((run) => (run.id === now.id ? now : run)),
+            );
+          }
         },
         (tap, error) =>
           tell(

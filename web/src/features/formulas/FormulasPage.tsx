@@ -2,7 +2,7 @@ import { Button, Checkbox, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { FormulaLine, StoreLine } from '../../api/client';
-import { useFormulas, useStores } from '../../api/queries';
+import { useFormulas, useFormulasFor, usePeople, useStores } from '../../api/queries';
 import { duration } from '../../kit/format';
 import { Empty, Failed, Waiting } from '../../kit/states';
 import { BottlePicture } from '../../signature/BottlePicture';
@@ -16,11 +16,21 @@ export function FormulasPage() {
   const formulas = useFormulas();
   const stores = useStores();
   const [search, setSearch] = useState<Search>(NOTHING);
+  const people = usePeople();
+  const [whom, setWhom] = useState('');
+  const suits = useFormulasFor(whom);
   const set = (part: Partial<Search>) => setSearch({ ...search, ...part });
   if (formulas.isPending) return <Waiting />;
   const all = formulas.data ?? [];
   const lots = stores.data?.materials ?? [];
-  const found = all.filter((f) => answers(f, search, lots));
+  const notFor = new Map(
+    (whom ? (suits.data ?? []) : [])
+      .filter((s) => !s.well)
+      .map((s) => [s.formula, s.limits.find((l) => l.weight !== 'MIND')?.what ?? '']),
+  );
+  const found = all
+    .filter((f) => answers(f, search, lots))
+    .sort((a, b) => Number(notFor.has(a.id)) - Number(notFor.has(b.id)));
   return (
     <main className="page" id="main">
       <ChooseLinks />
@@ -48,6 +58,18 @@ export function FormulasPage() {
             'Any hair and scalp',
           )}
         />
+        {(people.data?.people.length ?? 0) > 0 && (
+          <Choice
+            className="field-s"
+            label="Whose head"
+            value={whom}
+            onChange={setWhom}
+            data={[
+              { value: '', label: 'Anybody' },
+              ...people.data!.people.map((p) => ({ value: p.id, label: p.name })),
+            ]}
+          />
+        )}
         <Choice
           className="field-s"
           label="Used as"
@@ -110,7 +132,7 @@ export function FormulasPage() {
       <ul className="lines above-s">
         {found.map((f) => (
           <li key={f.id}>
-            <Line formula={f} search={search} lots={lots} />
+            <Line formula={f} search={search} lots={lots} notFor={notFor.get(f.id)} />
           </li>
         ))}
       </ul>
@@ -122,10 +144,13 @@ function Line({
   formula: f,
   search,
   lots,
+  notFor,
 }: {
   formula: FormulaLine;
   search: Search;
   lots: StoreLine[];
+  /** Why it is not for the head that is looked for. */
+  notFor?: string;
 }) {
   const lacking = missing(f, lots);
   const served = f.needs.find((n) => n.need === search.need);
@@ -153,6 +178,7 @@ function Line({
         {served?.variant && (
           <p className="small">For {served.words}: as its variant, chosen on Measure.</p>
         )}
+        {notFor && <p className="caution">{notFor}</p>}
         {f.problem && <p className="trouble">{f.problem}</p>}
       </div>
       <Button

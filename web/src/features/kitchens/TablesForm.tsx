@@ -11,6 +11,7 @@ const TABLES = [
   { value: 'events', label: 'Events' },
   { value: 'readings', label: 'Readings' },
   { value: 'stores', label: 'Stores' },
+  { value: 'uses', label: 'Uses' },
 ];
 
 /** Tables for a spreadsheet, out and in; what a file would do is shown before it is done. */
@@ -46,9 +47,9 @@ export function TablesForm() {
             <a href={`/api/tables/${t.value}.csv`}>{t.label.toLowerCase()}</a>
           </span>
         ))}
-        . The same columns can be read in: batches first, then bottles, then events and readings. A
-        list kept by hand needs few of them: of a batch its code, its formula’s name and when it was
-        started.
+        . The same columns can be read in: batches first, then bottles, then events and readings;
+        uses name people who have a page here. A list kept by hand needs few of them: of a batch its
+        code, its formula’s name and when it was started.
       </p>
       <div className="row end">
         <Choice

@@ -8,6 +8,7 @@ import { useOnce } from '../../api/useOnce';
 import { formatFor } from '../../kit/format';
 import { capital } from '../../kit/words';
 import { Waiting } from '../../kit/states';
+import { ForWhom } from '../people/ForWhom';
 import { Deliberate } from './Deliberate';
 import { Otherwise } from './Otherwise';
 import { Pours } from './Pours';
@@ -72,6 +73,7 @@ function Measure({ id, formula }: { id: string; formula: FormulaView }) {
       <div className="measure">
         <div className="ask stack">
           <TargetForm draft={draft} plant={plant?.name} error={problem} onChange={change} />
+          <ForWhom formula={id} onAmount={(ml) => change({ kind: 'VOLUME', ml, unit: 'ml' })} />
           {problem instanceof ProblemError && (
             <p className="trouble" role="alert">
               {problem.message}

@@ -10,6 +10,8 @@ import { HangsOn } from '../../kit/HangsOn';
 import { done, tell } from '../../kit/states';
 import { BottlePicture } from '../../signature/BottlePicture';
 import { KeepingBand } from '../../signature/KeepingBand';
+import { HeadsOfBottle } from '../people/HeadsOfBottle';
+import '../people/people.css';
 import { Happen } from './Happen';
 import { TakeSome } from './TakeSome';
 import { happened, tagWords } from './words';
@@ -226,6 +228,7 @@ function Told({ view, format }: { view: BottleView; format: Format }) {
           </p>
         ))}
       </section>
+      <HeadsOfBottle bottle={bottle.id} />
       <section>
         <h2>What happened to it</h2>
         {view.happenings.length === 0 && <p className="soft">Nothing yet: it is full.</p>}

@@ -2,6 +2,7 @@ import { Button, Chip, TextInput } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type BottleView, type Container, type Purpose } from '../../api/client';
+import { usePeople } from '../../api/queries';
 import { useOnce } from '../../api/useOnce';
 import { said, saidElse } from '../../kit/fields';
 
@@ -28,10 +29,17 @@ export function TakeSome({
   const [purpose, setPurpose] = useState<Purpose | null>(
     purposes.length === 1 ? purposes[0]! : null,
   );
+  const people = usePeople();
+  const [person, setPerson] = useState<string | null>(null);
   const once = useOnce();
   const take = useMutation({
     mutationFn: (typed: string) => {
-      const body = { version: bottle.version, amount: typed, purpose: purpose ?? undefined };
+      const body = {
+        version: bottle.version,
+        amount: typed,
+        purpose: purpose ?? undefined,
+        person: person ?? undefined,
+      };
       return once(body, (key) =>
         ask(
           api.POST('/api/bottles/{id}/take', {
@@ -69,6 +77,24 @@ export function TakeSome({
           Take
         </Button>
       </div>
+      {(people.data?.people.length ?? 0) > 0 && (
+        <div className="row" role="group" aria-labelledby="for-whom">
+          <span id="for-whom" className="soft">
+            For
+          </span>
+          {people.data!.people.map((each) => (
+            <Chip
+              key={each.id}
+              size="md"
+              variant="outline"
+              checked={person === each.id}
+              onChange={(on) => setPerson(on ? each.id : null)}
+            >
+              {each.name}
+            </Chip>
+          ))}
+        </div>
+      )}
       {purposes.length > 1 && (
         <div className="row" role="group" aria-labelledby="what-for">
           <span id="what-for" className="soft">

@@ -15,6 +15,7 @@ const GO: Record<Task['kind'], string> = {
   USE_FIRST: 'Take some',
   COMPOST: 'See to it',
   USE_LEFTOVER: 'See to it',
+  WASH: 'To the sheet',
 };
 
 /** The next things are named; what is further down the list is on the shelf anyway. */
@@ -24,6 +25,7 @@ const PATHS: Record<Task['thing'], (id: string) => string> = {
   POT: (id) => `/brew/${id}`,
   BOTTLE: (id) => `/keep/${id}`,
   BOWL: () => '#left-over',
+  HEADS: (day) => `/use/sheet?day=${day}`,
 };
 
 /** The first line of the home screen: what to do now, and what comes after it. */

@@ -42,6 +42,8 @@ class HouseRulesTest {
           .definedBy("dremsa.core.check..")
           .layer("today")
           .definedBy("dremsa.core.today..")
+          .layer("people")
+          .definedBy("dremsa.core.people..")
           .whereLayer("measure")
           .mayNotAccessAnyLayer()
           .whereLayer("acid")
@@ -66,7 +68,10 @@ class HouseRulesTest {
           .whereLayer("outlook")
           .mayOnlyAccessLayers("measure", "acid", "material", "kitchen", "formula", "brew", "keep")
           .whereLayer("today")
-          .mayOnlyAccessLayers("keep");
+          .mayOnlyAccessLayers("measure", "keep")
+          .whereLayer("people")
+          .mayOnlyAccessLayers(
+              "measure", "acid", "material", "kitchen", "formula", "brew", "scale", "check");
 
   @ArchTest
   static final ArchRule NO_CIRCLES =

@@ -16,7 +16,6 @@ class ScreenshotsTest {
         Browser phone = Browser.phone(server.address())) {
       laptop.go("/");
       laptop.see("Look around the demo kitchen");
-      laptop.picture(folder.resolve("door.png"));
       laptop.tap("Look around the demo kitchen");
       laptop.see("Fridge");
       laptop.picture(folder.resolve("shelf.png"));
@@ -54,9 +53,6 @@ class ScreenshotsTest {
       laptop.script("document.querySelectorAll('.standing')[1].click()");
       laptop.see("What happened to it");
       laptop.picture(folder.resolve("bottle.png"));
-      laptop.go("/keep/history");
-      laptop.see("Everything that happened");
-      laptop.picture(folder.resolve("history.png"));
       laptop.go("/tray");
       laptop.see("To come");
       laptop.picture(folder.resolve("tray.png"));
@@ -69,6 +65,12 @@ class ScreenshotsTest {
               Boolean.TRUE.equals(
                   laptop.script("return document.querySelector('.label-seen img').complete")));
       laptop.picture(folder.resolve("labels.png"));
+      laptop.tap("Use");
+      laptop.see("What will be short");
+      laptop.picture(folder.resolve("weeks.png"));
+      laptop.tap("People");
+      laptop.see("Whose hair");
+      laptop.picture(folder.resolve("people.png"));
       laptop.go("/kitchen");
       laptop.see("Pots, bowls and jars");
       laptop.picture(folder.resolve("kitchen.png"));
@@ -80,6 +82,9 @@ class ScreenshotsTest {
       phone.go("/choose/nettle-powder-spray/measure");
       phone.see("keeps till");
       phone.picture(folder.resolve("measure-phone.png"));
+      phone.go("/use/sheet");
+      phone.see("until everybody is done");
+      phone.picture(folder.resolve("sheet-phone.png"));
       phone.go("/brew");
       phone.script(
           "[...document.querySelectorAll('.lane-doors a')].find(a => a.textContent.includes('Fennel')).click()");

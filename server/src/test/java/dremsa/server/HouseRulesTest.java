@@ -57,6 +57,8 @@ class HouseRulesTest {
               "..leftovers",
               "..bench",
               "..shelf",
+              "..people",
+              "..washdays",
               "..history",
               "..reminders");
 

@@ -70,6 +70,7 @@ final class Parcel {
             "BOUGHT",
             "amount",
             Map.of("value", 50, "unit", "g")));
+    washed(owner, spray);
     Visitor.Answer own =
         owner.post("/api/formulas", Map.of("copyOf", "fennel-seed-rinse", "name", "Mine"));
     assertThat(own.status()).isEqualTo(201);
@@ -93,6 +94,42 @@ final class Parcel {
     Visitor.File file = owner.file("/api/backup.zip");
     assertThat(file.status()).isEqualTo(200);
     return file.bytes();
+  }
+
+  /** Somebody of whom everything is told, with a wash day done and one under way. */
+  private static void washed(Visitor owner, UUID spray) {
+    Visitor.Answer ada =
+        owner.post(
+            "/api/people",
+            Map.of(
+                "name",
+                "Ada",
+                "hair",
+                Map.of(
+                    "stretchedCm",
+                    40,
+                    "unstretchedCm",
+                    30,
+                    "pattern",
+                    "CURLY",
+                    "porosity",
+                    "LOW")));
+    assertThat(ada.status()).as(ada.body().toString()).isEqualTo(200);
+    String id = ada.text("/person/id");
+    owner.post("/api/people/" + id + "/tests", Map.of("material", "sage"));
+    owner.post("/api/people/" + id + "/reactions", Map.of("bottle", spray, "sign", "BURNING"));
+    String planned = ada.text("/routine/occasions/0/repeat/first");
+    Map<String, Object> head = Map.of("person", id, "occasion", "wash", "planned", planned);
+    Map<String, Object> done = new LinkedHashMap<>(head);
+    done.put(
+        "places",
+        List.of(Map.of("place", 5, "takes", List.of(Map.of("bottle", spray, "millilitres", 15)))));
+    Visitor.Answer kept = owner.post("/api/wash-days", Map.of("heads", List.of(done)));
+    assertThat(kept.status()).as(kept.body().toString()).isEqualTo(200);
+    Visitor.Answer run =
+        owner.post("/api/wash-runs", Map.of("day", ada.text("/today"), "heads", List.of(head)));
+    assertThat(run.status()).as(run.body().toString()).isEqualTo(200);
+    owner.post("/api/wash-runs/" + run.text("/id") + "/steps", Map.of("head", 0, "step", 0));
   }
 
   private static void event(Visitor owner, UUID bottle, Map<String, Object> more) {
@@ -125,7 +162,18 @@ final class Parcel {
   /** The ids of all that has an address of its own. */
   List<String> ids() {
     return java.util.stream.Stream.of(
-            "batch", "bottle", "lot", "formula", "leftover", "container_set", "fridge_event")
+            "batch",
+            "bottle",
+            "lot",
+            "formula",
+            "leftover",
+            "container_set",
+            "fridge_event",
+            "person",
+            "patch_test",
+            "reaction",
+            "wash_day",
+            "wash_run")
         .flatMap(table -> rows(table).stream())
         .map(row -> row.get("id").stringValue())
         .toList();

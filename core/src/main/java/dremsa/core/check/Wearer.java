@@ -30,7 +30,7 @@ public enum Wearer {
   }
 
   /** Whether a material is kept from this head at any dose. */
-  boolean mayNotHave(Material material) {
+  public boolean mayNotHave(Material material) {
     return switch (this) {
       case ADULT, CHILD_OVER_6 -> false;
       case CHILD_3_TO_6 ->

@@ -32,7 +32,15 @@ public enum Virtue {
   /** Its menthol or cineole can stop a small child's breath. */
   NOT_BELOW_SIX,
   /** Ground, so that its gel cannot be strained. */
-  GROUND_SEED;
+  GROUND_SEED,
+  /** Brings much protein to hair. */
+  PROTEIN_STRONG,
+  /** Brings some protein to hair. */
+  PROTEIN_MILD,
+  /** Smarts on broken skin; an hour on a scalp is the most. */
+  IRRITANT,
+  /** A bud so strong that four hours on a scalp are the most. */
+  STRONG_BUD;
 
   private static final class Table {
     private static final Map<Virtue, Set<String>> MATERIALS = read();

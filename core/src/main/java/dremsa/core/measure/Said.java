@@ -2,6 +2,7 @@ package dremsa.core.measure;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
 
 /**
@@ -65,6 +66,14 @@ public final class Said {
   /** A day with its year, for any year: {@code "Thu 26 Nov 2026"}. */
   public static String day(LocalDate day) {
     return DateTimeFormatter.ofPattern("EEE d MMM uuuu", Locale.UK).format(day);
+  }
+
+  /** Several in a row: {@code "sage, thyme and birch"}; empty for none. */
+  public static String and(List<String> several) {
+    int last = several.size() - 1;
+    return last < 1
+        ? String.join("", several)
+        : String.join(", ", several.subList(0, last)) + " and " + several.get(last);
   }
 
   private static boolean isWhole(double value) {

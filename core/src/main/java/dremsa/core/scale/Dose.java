@@ -24,7 +24,10 @@ public final class Dose {
     LEAVE_IN("leave-in spray", 10, 20, 40, true),
     /** Between plaits, cornrows or wraps until soaked. */
     SOAKING("spray under braids", 100, 170, 250, false),
-    RINSE("rinse poured over", 200, 350, 500, false);
+    RINSE("rinse poured over", 200, 350, 500, false),
+    /** On the scalp, parting by parting; hair's length is nothing to it. */
+    SCALP("scalp treatment", 10, 10, 10, true),
+    OIL("oil to seal", 2, 4, 8, true);
 
     private final String words;
     private final double little;
@@ -54,14 +57,20 @@ public final class Dose {
 
   /** How much hair there is. */
   public enum Density {
-    FINE(0.8),
-    USUAL(1),
-    DENSE(1.4);
+    FINE("thin", 0.8),
+    USUAL("medium", 1),
+    DENSE("thick", 1.4);
 
+    private final String words;
     private final double factor;
 
-    Density(double factor) {
+    Density(String words, double factor) {
+      this.words = words;
       this.factor = factor;
+    }
+
+    public String words() {
+      return words;
     }
   }
 

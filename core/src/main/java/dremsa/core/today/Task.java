@@ -8,7 +8,7 @@ import java.util.Optional;
  * One thing to do.
  *
  * @param kind what for
- * @param id of what it is about: a pot, a bottle, or a bowl with what a strainer held
+ * @param id of what it is about: a pot, a bottle, a bowl with what a strainer held, or a day
  * @param name of the brew, with the bottle's number where there are several
  * @param words what to do, as a maker says it: {@code "Use the rosemary rinse today"}
  * @param at when, if it is for later
@@ -32,6 +32,8 @@ public record Task(Kind kind, String id, String name, String words, Optional<Ins
     COMPOST(Thing.BOWL),
     /** What a strainer held is good for once more. */
     USE_LEFTOVER(Thing.BOWL),
+    /** Somebody's wash day is today. */
+    WASH(Thing.HEADS),
     /** A pot wants hands or eyes later today. */
     POT_LATER(Thing.POT),
     /** A planned brew begins. */
@@ -55,6 +57,8 @@ public record Task(Kind kind, String id, String name, String words, Optional<Ins
   public enum Thing {
     POT,
     BOTTLE,
-    BOWL
+    BOWL,
+    /** A day of heads; its id is the day. */
+    HEADS
   }
 }

@@ -1,6 +1,7 @@
 package dremsa.core.today;
 
 import dremsa.core.keep.Freshness;
+import dremsa.core.measure.Said;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -51,12 +52,25 @@ public final class Today {
   public record Bowl(String id, String name, LocalDate lastDay, String use) {}
 
   /**
-   * What there is to do, the most pressing first; empty where nothing brews and nothing stands.
+   * A head whose wash day, or other occasion, is today.
    *
+   * @param at when it is usually done
+   */
+  public record Head(String name, String occasion, Instant at) {}
+
+  /**
+   * What there is to do, the most pressing first; empty where nothing brews, stands or is washed.
+   *
+   * @param heads that are to be done today
    * @param today the day at the household's place
    */
   public static List<Task> of(
-      List<Pot> pots, List<Kept> bottles, List<Bowl> bowls, Instant now, LocalDate today) {
+      List<Pot> pots,
+      List<Kept> bottles,
+      List<Bowl> bowls,
+      List<Head> heads,
+      Instant now,
+      LocalDate today) {
     List<Task> tasks = new ArrayList<>();
     List<Pot> byTime =
         pots.stream()
@@ -92,6 +106,22 @@ public final class Today {
               ? task(Task.Kind.COMPOST, bowl, "Compost what is left of the " + lowered(bowl.name()))
               : task(Task.Kind.USE_LEFTOVER, bowl, bowl.name() + ": " + lowered(bowl.use())));
     }
+    heads.stream()
+        .map(Head::at)
+        .min(Comparator.naturalOrder())
+        .ifPresent(
+            at -> {
+              List<String> names = heads.stream().map(Head::name).distinct().toList();
+              boolean one = heads.stream().map(Head::occasion).distinct().count() == 1;
+              String what = one ? heads.get(0).occasion() : "Today's heads";
+              tasks.add(
+                  new Task(
+                      Task.Kind.WASH,
+                      today.toString(),
+                      what,
+                      what + ": " + Said.and(names),
+                      at.isAfter(now) ? Optional.of(at) : Optional.empty()));
+            });
     for (Pot pot : byTime) {
       if (pot.hands().isAfter(now) && pot.hands().isBefore(now.plus(SOON))) {
         tasks.add(

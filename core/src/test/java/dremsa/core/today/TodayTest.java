@@ -25,7 +25,9 @@ class TodayTest {
   }
 
   private static List<String> words(List<Pot> pots, List<Kept> bottles) {
-    return Today.of(pots, bottles, List.of(), NOW, TODAY).stream().map(Task::words).toList();
+    return Today.of(pots, bottles, List.of(), List.of(), NOW, TODAY).stream()
+        .map(Task::words)
+        .toList();
   }
 
   @Test
@@ -66,6 +68,7 @@ class TodayTest {
                 new Pot("b", "Balm spray", true, NOW.plusSeconds(3600), Optional.empty(), "Begin")),
             List.of(),
             List.of(),
+            List.of(),
             NOW,
             TODAY);
     assertThat(tasks)
@@ -84,6 +87,7 @@ class TodayTest {
             List.of(
                 new Today.Bowl("a", "Linseed", TODAY, "Use it as a mask"),
                 new Today.Bowl("b", "Sage", TODAY.minusDays(1), "Draw it once more")),
+            List.of(),
             NOW,
             TODAY);
     assertThat(tasks)
@@ -100,5 +104,29 @@ class TodayTest {
     assertThat(words(List.of(), List.of(new Kept("a", "Banana mask", TODAY, true))))
         .containsExactly("Use the banana mask now");
     assertThat(words(List.of(), List.of())).isEmpty();
+  }
+
+  @Test
+  void headsComeAfterWhatMustGoAndBeforeWhatIsLater() {
+    List<Today.Head> heads =
+        List.of(
+            new Today.Head("Ada", "Wash day", NOW.plusSeconds(3600)),
+            new Today.Head("Bo", "Wash day", NOW.plusSeconds(3600)));
+    assertThat(
+            Today.of(
+                    List.of(pot("Linseed gel", 40)),
+                    List.of(kept("Rosemary rinse", 0)),
+                    List.of(),
+                    heads,
+                    NOW,
+                    TODAY)
+                .stream()
+                .map(Task::words))
+        .containsExactly(
+            "Use the rosemary rinse today", "Wash day: Ada and Bo", "Linseed gel: has it drawn?");
+    List<Today.Head> mixed =
+        List.of(new Today.Head("Ada", "Wash day", NOW), new Today.Head("Bo", "Scalp evening", NOW));
+    assertThat(Today.of(List.of(), List.of(), List.of(), mixed, NOW, TODAY).get(0).words())
+        .isEqualTo("Today's heads: Ada and Bo");
   }
 }

@@ -18,6 +18,7 @@ import dremsa.server.shelf.BottleTaps;
 import dremsa.server.shelf.Shelf;
 import dremsa.server.wire.KitchenJson;
 import dremsa.server.wire.TargetJson;
+import jakarta.persistence.EntityManager;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -57,6 +58,8 @@ class DemoHistory {
   private final BottleTaps taps;
   private final Kitchens kitchens;
   private final DemoCupboard cupboard;
+  private final DemoPeople people;
+  private final EntityManager entities;
 
   DemoHistory(
       Bench bench,
@@ -64,7 +67,11 @@ class DemoHistory {
       Shelf shelf,
       BottleTaps taps,
       Kitchens kitchens,
-      DemoCupboard cupboard) {
+      DemoCupboard cupboard,
+      DemoPeople people,
+      EntityManager entities) {
+    this.entities = entities;
+    this.people = people;
     this.bench = bench;
     this.runs = runs;
     this.shelf = shelf;
@@ -95,33 +102,49 @@ class DemoHistory {
             null),
         0);
     cupboard.fill(household, now);
+    DemoPeople.Heads heads = people.moveIn(household, now);
     Random dice = new Random(31);
     int count = 0;
     for (double day = DAYS; day > THIS_WEEK_DAYS; day -= 2.4 + dice.nextDouble() * 2.2) {
       Instant start =
           now.minus(Duration.ofMinutes(Math.round(day * 24 * 60))).minus(Duration.ofHours(5));
-      brew(household, OFTEN[count % OFTEN.length], start, now, dice, count);
+      brew(household, heads, OFTEN[count % OFTEN.length], start, now, dice, count);
+      // All of it is one transaction: what is remembered of a batch would be looked through again
+      // and again by every question after it.
+      entities.flush();
+      entities.clear();
       count++;
     }
     String own = cupboard.spray(household, now);
-    brew(household, own, now.minus(Duration.ofDays(52)), now, dice, 2);
-    brew(household, own, now.minus(Duration.ofDays(23)), now, dice, 2);
-    thisWeek(household, now);
+    brew(household, heads, own, now.minus(Duration.ofDays(52)), now, dice, 2);
+    brew(household, heads, own, now.minus(Duration.ofDays(23)), now, dice, 2);
+    thisWeek(household, heads, now);
     brewing(household, now);
+    people.tell(household, heads, now);
   }
 
   /** What stands on the shelf when the demo opens, told one by one. */
-  private void thisWeek(UUID household, Instant now) {
-    stands(household, "fennel-seed-rinse", 4.8, 1, 500, 330, now);
-    stands(household, "nettle-powder-spray", 4.2, 2, 250, 120, now);
-    stands(household, "linseed-gel", 3.6, 1, 250, 110, now);
-    UUID balm = stands(household, "lemon-balm-spray", 2.7, 2, 250, 90, now);
-    stands(household, "birch-sage-decoction", 1.5, 1, 500, 60, now);
+  private void thisWeek(UUID household, DemoPeople.Heads heads, Instant now) {
+    stands(household, heads, "fennel-seed-rinse", 4.8, 1, 500, 330, now);
+    stands(household, heads, "nettle-powder-spray", 4.2, 2, 250, 120, now);
+    stands(household, heads, "linseed-gel", 3.6, 1, 250, 110, now);
+    UUID balm = stands(household, heads, "lemon-balm-spray", 2.7, 2, 250, 90, now);
+    stands(household, heads, "birch-sage-decoction", 1.5, 1, 500, 60, now);
+    UUID rice = stands(household, heads, "rice-water", 1.4, 1, 250, 0, now);
+    use(
+        household,
+        heads,
+        "rice-water",
+        shelf.standingOf(household, rice).get(0),
+        110,
+        now.minus(Duration.ofHours(20)),
+        new Random(1));
     // This morning's: its hops wait to be dried.
-    stands(household, "hop-water-bath", 0.3, 1, 250, 0, now);
-    UUID oil = stands(household, "calendula-oil", 30, 1, 100, 35, now);
+    stands(household, heads, "hop-water-bath", 0.3, 1, 250, 0, now);
+    UUID oil = stands(household, heads, "calendula-oil", 30, 1, 100, 35, now);
     move(household, oil, Place.ROOM, now.minus(Duration.ofDays(1)));
-    UUID frozen = stands(household, "linseed-gel", 1, 1, 150, 0, now.minus(Duration.ofDays(18)));
+    UUID frozen =
+        stands(household, heads, "linseed-gel", 1, 1, 150, 0, now.minus(Duration.ofDays(18)));
     move(household, frozen, Place.FREEZER, now.minus(Duration.ofDays(17)));
     Shelf.Standing spray = shelf.standingOf(household, balm).get(0);
     // Forgotten beside the bath after Sunday's wash.
@@ -132,6 +155,7 @@ class DemoHistory {
   /** One batch, brewed so many days ago, from whose first bottle so much was used since. */
   private UUID stands(
       UUID household,
+      DemoPeople.Heads heads,
       String formula,
       double daysAgo,
       int bottles,
@@ -146,7 +170,7 @@ class DemoHistory {
       Shelf.Standing first = shelf.standingOf(household, batch).get(0);
       Instant at = now.minus(Duration.ofHours(7L * i));
       if (used > 0) {
-        shelf.take(household, first.id(), first.version(), Math.floor(used / 3), at);
+        use(household, heads, formula, first, Math.floor(used / 3), at, new Random(i));
       }
     }
     return batch;
@@ -158,7 +182,13 @@ class DemoHistory {
   }
 
   private void brew(
-      UUID household, String formula, Instant start, Instant now, Random dice, int count) {
+      UUID household,
+      DemoPeople.Heads heads,
+      String formula,
+      Instant start,
+      Instant now,
+      Random dice,
+      int count) {
     boolean rinse = formula.equals("fennel-seed-rinse") || formula.equals("birch-sage-decoction");
     double size = rinse ? 500 : dice.nextInt(3) == 0 ? 150 : 250;
     int bottles = rinse ? 1 : 1 + dice.nextInt(2);
@@ -175,7 +205,7 @@ class DemoHistory {
     }
     boolean overnight = count % 6 == 4;
     Instant bottled = finish(household, batch, start, bottles, size, dice, overnight);
-    use(household, batch, bottled, now, dice);
+    use(household, heads, formula, batch, bottled, now, dice);
   }
 
   private Instant finish(
@@ -223,7 +253,14 @@ class DemoHistory {
   }
 
   /** Uses a batch over the days after it was bottled; what is over its last day is thrown away. */
-  private void use(UUID household, UUID batch, Instant bottled, Instant now, Random dice) {
+  private void use(
+      UUID household,
+      DemoPeople.Heads heads,
+      String formula,
+      UUID batch,
+      Instant bottled,
+      Instant now,
+      Random dice) {
     boolean liked = dice.nextInt(12) > 0;
     boolean went = dice.nextInt(14) == 0;
     Instant at = bottled.plus(Duration.ofHours(6 + dice.nextInt(14)));
@@ -242,10 +279,30 @@ class DemoHistory {
         discard(household, bottle, DiscardReason.SMELL, "Smelt sour when opened.", at);
       } else {
         double some = 15 + 10 * dice.nextInt(5);
-        shelf.take(household, bottle.id(), bottle.version(), Math.min(some, bottle.leftMl()), at);
+        use(
+            household,
+            heads,
+            formula,
+            bottle,
+            Math.min(some, bottle.leftMl()),
+            at,
+            new Random(at.getEpochSecond()));
         at = at.plus(Duration.ofHours(14 + dice.nextInt(26)));
       }
     }
+  }
+
+  /** Some of it comes on the head of whoever likes it. */
+  private void use(
+      UUID household,
+      DemoPeople.Heads heads,
+      String formula,
+      Shelf.Standing bottle,
+      double millilitres,
+      Instant at,
+      Random dice) {
+    DemoPeople.Head head = heads.of(formula, dice);
+    shelf.useOn(household, bottle.id(), millilitres, head.person(), head.purpose(), at, at);
   }
 
   private void discard(

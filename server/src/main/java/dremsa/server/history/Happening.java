@@ -94,6 +94,11 @@ public class Happening {
     told = json;
   }
 
+  /** Tells no more than this; what was told before is gone. */
+  public void tells(String words) {
+    tells(words, null);
+  }
+
   /** A table that is read in knows better how much it was. */
   void putRight(@Nullable Double betterMillilitres) {
     millilitres = betterMillilitres;

@@ -70,6 +70,19 @@ public class Reminders {
             .toList());
   }
 
+  /** Takes what was told of a subject out of the tray as well: nobody is to be named any more. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void forget(UUID household, String subject) {
+    turns.require(household);
+    String of = subject + "%";
+    jdbc.update(
+        "delete from message where household_id = ? and occasion like ?", household.toString(), of);
+    jdbc.update(
+        "delete from reminder where household_id = ? and occasion like ?",
+        household.toString(),
+        of);
+  }
+
   private static String cut(String words, int most) {
     return words.length() <= most ? words : words.substring(0, most - 1) + "…";
   }

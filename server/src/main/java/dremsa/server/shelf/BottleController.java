@@ -13,7 +13,6 @@ import dremsa.core.keep.School;
 import dremsa.core.keep.Verdict;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
-import dremsa.core.scale.Used;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
@@ -63,6 +62,7 @@ class BottleController {
   private final Households households;
   private final History history;
   private final Idempotency idempotency;
+  private final HeadNames names;
 
   BottleController(
       Shelf shelf,
@@ -73,7 +73,9 @@ class BottleController {
       Kitchens kitchens,
       Households households,
       History history,
-      Idempotency idempotency) {
+      Idempotency idempotency,
+      HeadNames names) {
+    this.names = names;
     this.shelf = shelf;
     this.judging = judging;
     this.taps = taps;
@@ -162,6 +164,7 @@ class BottleController {
    *
    * @param amount as typed, instead of millilitres: "2 tbsp", "10 strokes", "a third"
    * @param who used it, where it is known
+   * @param person whose head it was; then their name needs no saying
    * @param purpose what for, where it is known
    */
   record Take(
@@ -169,6 +172,7 @@ class BottleController {
       @Nullable Double millilitres,
       @Size(max = 60, message = "At most 60 characters.") @Nullable String amount,
       @Size(max = 80, message = "At most 80 characters.") @Nullable String who,
+      @Nullable UUID person,
       @Nullable Purpose purpose) {}
 
   /** Which version was seen. */
@@ -241,8 +245,7 @@ class BottleController {
         Boolean.class,
         () -> {
           double ml = form.amount() == null ? given(form) : read(member, id, form.amount());
-          String who = form.who() == null || form.who().isBlank() ? null : form.who().strip();
-          Uses.Told told = new Uses.Told(who, form.purpose());
+          Uses.Told told = new Uses.Told(who(member, form), form.purpose(), form.person());
           shelf.take(member.household(), id, form.version(), ml, told, now(member));
           return true;
         });
@@ -254,6 +257,13 @@ class BottleController {
     return steps.get(steps.size() - 1);
   }
 
+  private @Nullable String who(Member member, Take form) {
+    if (form.person() != null) {
+      return names.of(member.household(), form.person());
+    }
+    return form.who() == null || form.who().isBlank() ? null : form.who().strip();
+  }
+
   private static double given(Take form) {
     if (form.millilitres() == null) {
       throw Problem.invalid(FieldProblem.of("millilitres", null, "Say how much."));
@@ -262,14 +272,8 @@ class BottleController {
   }
 
   private double read(Member member, UUID id, String typed) {
-    Bottle bottle = shelf.get(member.household(), id);
     try {
-      return Used.millilitres(
-          typed,
-          bottle.container(),
-          bottle.leftMl(),
-          households.of(member.household()).measureSystem(),
-          kitchens.of(member.household()).counts());
+      return shelf.millilitres(member.household(), id, typed);
     } catch (IllegalArgumentException e) {
       throw Problem.invalid(FieldProblem.of("amount", typed, Problem.why(e)));
     }

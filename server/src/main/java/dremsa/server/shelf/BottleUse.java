@@ -25,30 +25,38 @@ class BottleUse {
   private double millilitres;
   private @Nullable String who;
 
+  /** Whose head it was; null where nobody said, or where they are known here no more. */
+  private @Nullable UUID personId;
+
   @Enumerated(EnumType.STRING)
   @Column(columnDefinition = "varchar(20)")
   private @Nullable Purpose purpose;
+
+  /** By it others know this use; null in rows of before there was one. */
+  private @Nullable UUID mark;
 
   private boolean undone;
 
   protected BottleUse() {}
 
   /**
-   * @param who used it; null where nobody said
-   * @param purpose what for; null where nobody said
+   * @param told what is said of it
    */
-  BottleUse(
-      Bottle bottle,
-      Instant usedAt,
-      double millilitres,
-      @Nullable String who,
-      @Nullable Purpose purpose) {
+  BottleUse(Bottle bottle, Instant usedAt, double millilitres, Uses.Told told) {
     this.householdId = bottle.householdId();
     this.bottleId = bottle.id();
     this.usedAt = usedAt;
     this.millilitres = millilitres;
-    this.who = who;
-    this.purpose = purpose;
+    this.who = told.who();
+    this.purpose = told.purpose();
+    this.personId = told.person();
+    this.mark = UUID.randomUUID();
+  }
+
+  /** Nobody is named any more; how much it was stays. */
+  void forgetWho() {
+    who = null;
+    personId = null;
   }
 
   void undo() {
@@ -57,6 +65,27 @@ class BottleUse {
 
   @Nullable Long id() {
     return id;
+  }
+
+  UUID householdId() {
+    return householdId;
+  }
+
+  @Nullable UUID mark() {
+    return mark;
+  }
+
+  UUID bottleId() {
+    return bottleId;
+  }
+
+  boolean undone() {
+    return undone;
+  }
+
+  /** What was said of it. */
+  Uses.Told told() {
+    return new Uses.Told(who, purpose, personId);
   }
 
   Instant usedAt() {

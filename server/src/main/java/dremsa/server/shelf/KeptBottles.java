@@ -122,7 +122,9 @@ class KeptBottles implements KeptTables {
         Column.moment("used_at"),
         Column.number("millilitres", 0, MOST_ML),
         Column.text("who", 80).orNull(),
+        Column.reference("person_id", "person").orNull(),
         Column.word("purpose", Purpose.class).orNull(),
+        Column.tie("mark").orNull(),
         Column.yesNo("undone"));
   }
 

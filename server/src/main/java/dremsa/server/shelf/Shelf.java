@@ -1,5 +1,6 @@
 package dremsa.server.shelf;
 
+import dremsa.core.formula.Purpose;
 import dremsa.core.keep.DiscardReason;
 import dremsa.core.keep.Keeping;
 import dremsa.core.keep.Verdict;
@@ -15,6 +16,7 @@ import dremsa.server.containers.Containers;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
 import dremsa.server.history.Told;
+import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.kitchens.ClimateChanged;
 import dremsa.server.kitchens.Kitchens;
@@ -22,6 +24,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
@@ -40,6 +43,7 @@ public class Shelf {
   private final History history;
   private final Containers containers;
   private final Kitchens kitchens;
+  private final HeadNames names;
 
   Shelf(
       BottleRepository repository,
@@ -48,7 +52,9 @@ public class Shelf {
       Households households,
       History history,
       Containers containers,
-      Kitchens kitchens) {
+      Kitchens kitchens,
+      HeadNames names) {
+    this.names = names;
     this.kitchens = kitchens;
     this.repository = repository;
     this.judging = judging;
@@ -223,6 +229,97 @@ public class Shelf {
     note(bottle, at, Happening.Kind.TAKEN, taken, new Told.Words(told.words()));
     bottle.endIfEmpty(at);
     round.saved(bottle, at);
+  }
+
+  /**
+   * Some of a bottle comes on somebody's head. Whoever is second takes what is left or is told.
+   *
+   * @param bottle standing, and filled by then
+   * @param at now or before
+   * @return its mark
+   * @throws Problem with the field {@code millilitres} or {@code at} where it cannot be
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public UUID useOn(
+      UUID household,
+      UUID bottle,
+      double millilitres,
+      UUID person,
+      @Nullable Purpose purpose,
+      Instant at,
+      Instant now) {
+    Bottle from = get(household, bottle);
+    if (from.status() != Bottle.Status.STANDING) {
+      throw Problem.conflict(from.name() + " is gone already: choose another bottle.");
+    }
+    if (at.isBefore(from.filledAt())) {
+      throw Problem.invalid(
+          FieldProblem.of("at", at, from.name() + " was not brewed and filled yet then."));
+    }
+    Meaning.checkAmount(millilitres, from);
+    double taken = Math.min(millilitres, from.leftMl());
+    Judging.Round round = judging.round(household, List.of(from));
+    Uses.Told told = new Uses.Told(names.of(household, person), purpose, person);
+    Optional<UUID> use = uses.used(round.known(from), taken, told, at);
+    from.take(taken);
+    note(from, at, Happening.Kind.TAKEN, taken, new Told.Words(told.words()));
+    from.endIfEmpty(now);
+    round.saved(from, now);
+    return use.orElseThrow();
+  }
+
+  /** What was used on a head is taken back; in a bottle that was thrown away nothing is put. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void takeBack(UUID household, UUID use, Instant now) {
+    Optional<BottleUse> found = uses.find(household, use);
+    if (found.isEmpty()) {
+      return;
+    }
+    BottleUse row = found.get();
+    Bottle bottle = get(household, row.bottleId());
+    uses.takeBack(row, household, now);
+    line(row).filter(line -> !line.undone()).ifPresent(Happening::undo);
+    if (bottle.status() != Bottle.Status.DISCARDED) {
+      bottle.putBack(row.millilitres());
+      bottle.standAgain();
+    }
+    judging.saved(bottle, now);
+  }
+
+  /** Somebody is known here no more: how much they used stays, without their name. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void forget(UUID household, UUID person) {
+    for (BottleUse use : uses.of(household, person)) {
+      Optional<Happening> line = line(use);
+      use.forgetWho();
+      line.ifPresent(told -> told.tells(use.told().words()));
+    }
+  }
+
+  /** What the record says of a use: of the same moment, as much, and in the same words. */
+  private Optional<Happening> line(BottleUse use) {
+    String words = use.told().words();
+    return history.ofBottle(use.householdId(), use.bottleId()).stream()
+        .filter(line -> line.kind() == Happening.Kind.TAKEN)
+        .filter(line -> line.happenedAt().equals(use.usedAt()))
+        .filter(line -> Objects.equals(line.millilitres(), use.millilitres()))
+        .filter(line -> line.detail().equals(words))
+        .findFirst();
+  }
+
+  /**
+   * An amount of a bottle as typed: {@code "2 tbsp"}, {@code "a third"}, {@code "10 strokes"}.
+   *
+   * @throws IllegalArgumentException says what is wrong with it
+   */
+  public double millilitres(UUID household, UUID bottle, String typed) {
+    Bottle from = get(household, bottle);
+    return dremsa.core.scale.Used.millilitres(
+        typed,
+        from.container(),
+        from.leftMl(),
+        households.of(household).measureSystem(),
+        kitchens.of(household).counts());
   }
 
   /** It is used up, whatever the record says is left. */

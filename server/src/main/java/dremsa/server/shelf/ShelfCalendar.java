@@ -4,6 +4,7 @@ import dremsa.core.measure.Said;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.papers.CalendarFile;
+import dremsa.server.papers.CalendarPart;
 import dremsa.server.reminders.Reminders;
 import java.time.Duration;
 import java.time.Instant;
@@ -12,7 +13,10 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
-/** The shelf as a calendar: last days of bottles, and the next steps of what is being brewed. */
+/**
+ * The shelf as a calendar: last days of bottles, the next steps of what is being brewed, and what
+ * others have to write into it.
+ */
 @Component
 class ShelfCalendar {
   /** So many steps to come are in a calendar at most. */
@@ -24,8 +28,14 @@ class ShelfCalendar {
   private final BottleRepository repository;
   private final Households households;
   private final Reminders reminders;
+  private final List<CalendarPart> parts;
 
-  ShelfCalendar(BottleRepository repository, Households households, Reminders reminders) {
+  ShelfCalendar(
+      BottleRepository repository,
+      Households households,
+      Reminders reminders,
+      List<CalendarPart> parts) {
+    this.parts = parts;
     this.repository = repository;
     this.households = households;
     this.reminders = reminders;
@@ -64,6 +74,7 @@ class ShelfCalendar {
               List.of(Duration.ZERO),
               null));
     }
+    parts.forEach(part -> events.addAll(part.events(householdId, now)));
     return CalendarFile.of(events, now);
   }
 }

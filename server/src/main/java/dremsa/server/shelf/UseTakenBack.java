@@ -4,4 +4,4 @@ import java.time.Instant;
 import java.util.UUID;
 
 /** A use was no use: whatever {@link Used} led to is to be taken back. */
-public record UseTakenBack(UUID household, long use, UUID bottle, Instant at) {}
+public record UseTakenBack(UUID household, UUID use, UUID bottle, Instant at) {}

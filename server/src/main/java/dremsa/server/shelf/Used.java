@@ -11,18 +11,20 @@ import java.util.UUID;
  * in the same transaction or refuses it. Uses that a table of old days tells are kept, but not
  * told.
  *
- * @param use the row that holds it, which {@link UseTakenBack} names again
+ * @param use its mark, which {@link UseTakenBack} names again
  * @param contents what was in what was used
  * @param millilitres of it, above 0
  * @param who used it, as far as anybody said
+ * @param person whose head it was, as far as anybody said
  * @param purpose what for, as far as anybody said
  */
 public record Used(
     UUID household,
-    long use,
+    UUID use,
     UUID bottle,
     Contents contents,
     double millilitres,
     Instant at,
     Optional<String> who,
+    Optional<UUID> person,
     Optional<Purpose> purpose) {}

@@ -2,6 +2,7 @@ package dremsa.server.shelf;
 
 import dremsa.core.formula.Purpose;
 import java.time.Instant;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -30,9 +31,10 @@ class Uses {
    *
    * @param who used it; null where nobody said
    * @param purpose what for; null where nobody said
+   * @param person whose head it was; null where nobody said
    */
-  record Told(@Nullable String who, @Nullable Purpose purpose) {
-    static final Told NOTHING = new Told(null, null);
+  record Told(@Nullable String who, @Nullable Purpose purpose, @Nullable UUID person) {
+    static final Told NOTHING = new Told(null, null, null);
 
     /** For the record: {@code "Ada, rinse"}; empty where nothing is said. */
     String words() {
@@ -42,24 +44,46 @@ class Uses {
     }
   }
 
-  /** It was used now; nothing of nothing is no use. */
-  void used(Judging.Known known, double millilitres, Told told, Instant at) {
+  /**
+   * It was used now; nothing of nothing is no use.
+   *
+   * @return its mark
+   */
+  Optional<UUID> used(Judging.Known known, double millilitres, Told told, Instant at) {
     Bottle bottle = known.bottle();
     if (millilitres <= 0) {
-      return;
+      return Optional.empty();
     }
-    BottleUse use =
-        repository.save(new BottleUse(bottle, at, millilitres, told.who(), told.purpose()));
+    BottleUse use = repository.save(new BottleUse(bottle, at, millilitres, told));
+    UUID mark = Objects.requireNonNull(use.mark());
     events.publishEvent(
         new Used(
             bottle.householdId(),
-            Objects.requireNonNull(use.id()),
+            mark,
             bottle.id(),
             known.contents(millilitres, at),
             millilitres,
             at,
             Optional.ofNullable(told.who()),
+            Optional.ofNullable(told.person()),
             Optional.ofNullable(told.purpose())));
+    return Optional.of(mark);
+  }
+
+  /** One use by its mark, if it stands and was not taken back. */
+  Optional<BottleUse> find(UUID household, UUID mark) {
+    return repository.findByMarkAndHouseholdIdAndUndoneFalse(mark, household);
+  }
+
+  /** Takes one use back, whatever came after it. */
+  void takeBack(BottleUse use, UUID household, Instant now) {
+    use.undo();
+    tellTakenBack(use, household, now);
+  }
+
+  /** What was used on somebody's head. */
+  List<BottleUse> of(UUID household, UUID person) {
+    return repository.findByHouseholdIdAndPersonId(household, person);
   }
 
   /** A table of old days says so: it is kept, and nobody is told. */
@@ -67,7 +91,7 @@ class Uses {
     if (millilitres <= 0) {
       return;
     }
-    BottleUse use = new BottleUse(bottle, at, millilitres, null, null);
+    BottleUse use = new BottleUse(bottle, at, millilitres, Told.NOTHING);
     if (undone) {
       use.undo();
     }
@@ -99,9 +123,13 @@ class Uses {
         .ifPresent(
             use -> {
               use.undo();
-              events.publishEvent(
-                  new UseTakenBack(
-                      bottle.householdId(), Objects.requireNonNull(use.id()), bottle.id(), now));
+              tellTakenBack(use, bottle.householdId(), now);
             });
+  }
+
+  private void tellTakenBack(BottleUse use, UUID household, Instant now) {
+    if (use.mark() != null) {
+      events.publishEvent(new UseTakenBack(household, use.mark(), use.bottleId(), now));
+    }
   }
 }

@@ -8,6 +8,7 @@ import dremsa.server.accounts.Member;
 import dremsa.server.bench.WaitingPots;
 import dremsa.server.leftovers.Leftovers;
 import dremsa.server.shelf.Shelf;
+import dremsa.server.washdays.WashDays;
 import io.swagger.v3.oas.annotations.Operation;
 import java.time.Instant;
 import java.util.List;
@@ -22,9 +23,16 @@ class TodayController {
   private final WaitingPots pots;
   private final Shelf shelf;
   private final Leftovers leftovers;
+  private final WashDays washDays;
   private final Households households;
 
-  TodayController(WaitingPots pots, Shelf shelf, Leftovers leftovers, Households households) {
+  TodayController(
+      WaitingPots pots,
+      Shelf shelf,
+      Leftovers leftovers,
+      WashDays washDays,
+      Households households) {
+    this.washDays = washDays;
     this.pots = pots;
     this.leftovers = leftovers;
     this.shelf = shelf;
@@ -34,7 +42,7 @@ class TodayController {
   /**
    * One thing to do.
    *
-   * @param id of the batch, the bottle or the leftover
+   * @param id of the batch, the bottle or the leftover; of heads the day
    * @param thing which of them it is about
    * @param at when, if it is for later
    */
@@ -66,6 +74,7 @@ class TodayController {
             pots.of(household.id(), now),
             shelf.dated(household.id()),
             leftovers.open(household.id()),
+            washDays.today(household, now),
             now,
             households.today(household))
         .stream()

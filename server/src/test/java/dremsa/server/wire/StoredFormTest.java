@@ -88,6 +88,29 @@ class StoredFormTest {
     assertThat(stored.formula(stored.write(FormulaJson.of(formula)), 1)).isEqualTo(formula);
   }
 
+  /** What is kept of people since they have pages: their hair, and their routines. */
+  @Test
+  void whatIsKeptOfPeopleReadsBackTheSame() {
+    String hair =
+        "{\"schemaVersion\":3,\"born\":2019,\"stretchedCm\":31.5,\"porosity\":\"HIGH\","
+            + "\"worn\":{\"style\":\"TWISTS\",\"takeDown\":\"2030-04-01\"},"
+            + "\"conditions\":[\"ASTHMA\"],\"unsuited\":[{\"family\":\"GRAIN\"},{\"material\":\"sage\"}],"
+            + "\"ownProtein\":{\"times\":3,\"days\":7}}";
+    HairJson told = stored.read(hair, HairJson.class);
+    assertThat(stored.read(stored.write(told), HairJson.class)).isEqualTo(told);
+    assertThat(told.unsuited()).hasSize(2);
+    String routine =
+        "{\"schemaVersion\":3,\"occasions\":[{\"key\":\"w\",\"kind\":\"WASH_DAY\",\"name\":\"Wash day\","
+            + "\"repeat\":{\"first\":\"2030-03-10\",\"rule\":\"FREQ=WEEKLY;BYDAY=SU\"},\"time\":\"10:00:00\","
+            + "\"slots\":[{\"kind\":\"RINSE\",\"choices\":[{\"formula\":\"rice-water\"},{\"bought\":\"tea\"},"
+            + "{\"purpose\":\"RINSE\"}]}]},{\"key\":\"m\",\"kind\":\"MIDWEEK\",\"name\":\"Mask\","
+            + "\"repeat\":{\"first\":\"2030-03-10\",\"follows\":\"w\",\"every\":2},\"slots\":[{\"kind\":\"MASK\"}]}]}";
+    RoutineJson kept = RoutineJson.of(stored.read(routine, RoutineJson.class).toCore(""));
+    assertThat(stored.read(stored.write(kept), RoutineJson.class)).isEqualTo(kept);
+    assertThat(kept.toCore("").occasions().get(1).words(kept.toCore("").occasions()))
+        .isEqualTo("every second wash day");
+  }
+
   @Test
   void anOldRowIsLifted() {
     ObjectNode kitchen = (ObjectNode) JSON.valueToTree(StoredExamples.kitchen());
