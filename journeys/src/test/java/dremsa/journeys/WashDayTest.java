@@ -32,7 +32,8 @@ class WashDayTest {
   @Test
   void aHeadIsWashedByItsSheet() throws Exception {
     try (ServerProcess server = ServerProcess.start("reset");
-        Browser phone = Browser.phone(server.address())) {
+        Browser phone = Browser.phone(server.address());
+        Browser laptop = Browser.laptop(server.address())) {
       phone.go("/");
       phone.tap("Look around the demo kitchen");
       phone.see("Fridge");
@@ -46,10 +47,7 @@ class WashDayTest {
       washed(phone);
       takenBack(phone);
       takenAway(phone);
-    }
-    // The same views with room beside each other.
-    try (ServerProcess server = ServerProcess.start("reset");
-        Browser laptop = Browser.laptop(server.address())) {
+      // The same views with room beside each other.
       laptop.go("/");
       laptop.tap("Look around the demo kitchen");
       laptop.see("Fridge");
