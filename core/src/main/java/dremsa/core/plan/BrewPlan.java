@@ -1,0 +1,134 @@
+package dremsa.core.plan;
+
+import dremsa.core.measure.Said;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+
+/**
+ * When to brew what, how much of it, and what comes of it.
+ *
+ * @param brews in the order of their days
+ * @param servings what each need takes from which bottle or brew
+ * @param without who goes without
+ * @param thrown what is past its day before it is used up
+ * @param score all of it weighed up
+ * @param gap by how much it might be better at most, share; empty where no bound is known
+ */
+public record BrewPlan(
+    List<PlannedBrew> brews,
+    List<Serving> servings,
+    List<Without> without,
+    List<Thrown> thrown,
+    PlanScore score,
+    OptionalDouble gap) {
+
+  /**
+   * A brew.
+   *
+   * @param name of its formula
+   * @param frozenMl goes into the freezer in portions the same evening
+   * @param from the first day on which it can be used
+   * @param lastDay of what is not frozen
+   * @param hands minutes of work
+   * @param pinned it stays whatever happens
+   */
+  public record PlannedBrew(
+      LocalDate day,
+      String formula,
+      String name,
+      double millilitres,
+      double frozenMl,
+      Optional<LocalDate> frozenTo,
+      LocalDate from,
+      LocalDate lastDay,
+      double hands,
+      boolean pinned) {
+    /** The same as something agreed on. */
+    public Agreed agreed() {
+      return new Agreed(day, formula, millilitres, pinned);
+    }
+  }
+
+  /**
+   * Where something comes from.
+   *
+   * @param brew number of the brew; empty where it stands already
+   * @param supply id of what stands
+   */
+  public record Source(OptionalInt brew, Optional<String> supply) {}
+
+  /**
+   * Some for a need.
+   *
+   * @param thawed it was frozen until then
+   */
+  public record Serving(Need need, Source source, double millilitres, boolean thawed) {}
+
+  /**
+   * Nothing, or too little, for a need.
+   *
+   * @param there so much would be there, mL
+   */
+  public record Without(Need need, double there) {}
+
+  /** Something past its day. */
+  public record Thrown(LocalDate day, Source source, double millilitres) {}
+
+  public BrewPlan {
+    brews = List.copyOf(brews);
+    servings = List.copyOf(servings);
+    without = List.copyOf(without);
+    thrown = List.copyOf(thrown);
+  }
+
+  /** All brews as something agreed on. */
+  public List<Agreed> agreed() {
+    return brews.stream().map(PlannedBrew::agreed).toList();
+  }
+
+  /** On how many evenings anything is brewed. */
+  public int sessions() {
+    return (int) brews.stream().map(PlannedBrew::day).distinct().count();
+  }
+
+  /** Minutes of hands, laying out and washing up as well. */
+  public double hands(PlanWeights weights) {
+    return brews.stream().mapToDouble(PlannedBrew::hands).sum() + sessions() * weights.session();
+  }
+
+  public double brewedMl() {
+    return brews.stream().mapToDouble(PlannedBrew::millilitres).sum();
+  }
+
+  public double thrownMl() {
+    return thrown.stream().mapToDouble(Thrown::millilitres).sum();
+  }
+
+  /** The score in words: {@code "3 sessions, 2 h 10 min of hands, 40 mL thrown away (1.5 %)"}. */
+  public String words(PlanWeights weights) {
+    int sessions = sessions();
+    if (sessions == 0) {
+      return without.isEmpty() ? "Nothing need be brewed." : "Nothing is brewed. " + served();
+    }
+    long minutes = Math.round(hands(weights));
+    String hands =
+        minutes < 60
+            ? Said.of("%d min of hands", minutes)
+            : Said.of("%d h %d min of hands", minutes / 60, minutes % 60);
+    return Said.of("%d %s, ", sessions, sessions == 1 ? "session" : "sessions")
+        + hands
+        + ", "
+        + (thrownMl() < 1 ? "nothing thrown away" : Said.of("%.0f mL thrown away", thrownMl()))
+        + ". "
+        + served();
+  }
+
+  private String served() {
+    return without.isEmpty()
+        ? "Every use is served."
+        : Said.of("%d %s without.", without.size(), without.size() == 1 ? "use goes" : "uses go");
+  }
+}
