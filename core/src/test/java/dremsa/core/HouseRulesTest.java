@@ -44,6 +44,14 @@ class HouseRulesTest {
           .definedBy("dremsa.core.today..")
           .layer("people")
           .definedBy("dremsa.core.people..")
+          .layer("timetable")
+          .definedBy("dremsa.core.timetable..")
+          .layer("plan")
+          .definedBy("dremsa.core.plan..")
+          .whereLayer("timetable")
+          .mayNotAccessAnyLayer()
+          .whereLayer("plan")
+          .mayOnlyAccessLayers("measure", "kitchen", "formula", "brew", "people", "timetable")
           .whereLayer("measure")
           .mayNotAccessAnyLayer()
           .whereLayer("acid")
@@ -71,7 +79,15 @@ class HouseRulesTest {
           .mayOnlyAccessLayers("measure", "keep")
           .whereLayer("people")
           .mayOnlyAccessLayers(
-              "measure", "acid", "material", "kitchen", "formula", "brew", "scale", "check");
+              "measure",
+              "acid",
+              "material",
+              "kitchen",
+              "formula",
+              "brew",
+              "scale",
+              "check",
+              "timetable");
 
   @ArchTest
   static final ArchRule NO_CIRCLES =

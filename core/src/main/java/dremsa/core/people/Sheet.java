@@ -151,4 +151,13 @@ public record Sheet(
   public static Sheet of(LocalDate day, List<Asked> asked, Surroundings at) {
     return new SheetMaker(day, at).make(asked);
   }
+
+  /** The same with its order looked for longer: for one sheet, not for all days of a month. */
+  public Sheet searched() {
+    List<List<WashStep>> steps = heads.stream().map(Head::steps).toList();
+    WashOrder better =
+        WashOrder.searched(
+            steps, steps.stream().map(head -> WashOrder.Progress.NONE).toList(), 0);
+    return new Sheet(day, heads, before, better, cautions);
+  }
 }

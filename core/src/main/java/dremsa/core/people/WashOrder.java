@@ -1,8 +1,17 @@
 package dremsa.core.people;
 
+import dremsa.core.timetable.Job;
+import dremsa.core.timetable.Ordering;
+import dremsa.core.timetable.Task;
+import dremsa.core.timetable.Timetable;
+import dremsa.core.timetable.Workroom;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
 
 /**
  * In which order one pair of hands does several heads: while one rests under its cap, the next is
@@ -15,6 +24,13 @@ import java.util.List;
 public record WashOrder(List<Item> items, double overrun) {
   /** Wet hair between two things waits no longer; our estimate, min. */
   static final double GAP = 20;
+
+  private static final Comparator<WashOrder> BEST_FIRST =
+      Comparator.comparingDouble((WashOrder order) -> Math.rint(order.overrun * 100))
+          .thenComparingDouble(WashOrder::minutes);
+
+  /** So many orders are tried by the solver: a tenth of a second. */
+  private static final long SEARCHED = 2_500;
 
   /** More heads than this are done one after the other. */
   private static final int MOST_TRIED = 5;
@@ -57,11 +73,64 @@ public record WashOrder(List<Item> items, double overrun) {
         tried.add(new Plan(heads, progress, now, rightOfWay, together).run());
       }
     }
-    return tried.stream()
-        .min(
-            Comparator.comparingDouble((WashOrder order) -> Math.rint(order.overrun * 100))
-                .thenComparingDouble(WashOrder::minutes))
-        .orElse(new WashOrder(List.of(), 0));
+    return tried.stream().min(BEST_FIRST).orElse(new WashOrder(List.of(), 0));
+  }
+
+  /**
+   * The same, looked for longer: by the solver that works a brew day out. What is found here by
+   * trying is kept where the solver finds nothing better.
+   *
+   * @param progress of each head
+   * @param now minutes since the beginning
+   */
+  public static WashOrder searched(
+      List<List<WashStep>> heads, List<Progress> progress, double now) {
+    WashOrder tried = of(heads, progress, now);
+    if (heads.size() < 2) {
+      return tried;
+    }
+    List<Job> jobs = new ArrayList<>();
+    for (int head = 0; head < heads.size(); head++) {
+      jobs.add(job(head, heads.get(head), progress.get(head), now));
+    }
+    Timetable table = Ordering.of(new Workroom(jobs, Map.of(), 1, List.of()), SEARCHED);
+    WashOrder found = from(table, progress, now);
+    return BEST_FIRST.compare(found, tried) < 0 ? found : tried;
+  }
+
+  /** What is left of a head; what it rests already is a task without work before the others. */
+  private static Job job(int head, List<WashStep> steps, Progress progress, double now) {
+    List<Task> tasks = new ArrayList<>();
+    if (progress.done() > 0) {
+      Optional<Contact> rest = steps.get(progress.done() - 1).rest();
+      double since = now - progress.ended();
+      double least = Math.max(0, rest.map(Contact::usual).orElse(0.0) - since);
+      double most = Math.max(least, rest.map(Contact::most).orElse(GAP) - since);
+      tasks.add(new Task("rests", 0, least, most, Set.of(), true));
+    }
+    for (WashStep step : steps.subList(progress.done(), steps.size())) {
+      double rest = step.rest().map(Contact::usual).orElse(0.0);
+      double most = step.rest().map(Contact::most).orElse(GAP);
+      tasks.add(new Task(step.words(), step.hands(), rest, most, Set.of(), true));
+    }
+    return new Job(String.valueOf(head), "", tasks, 0, OptionalDouble.empty());
+  }
+
+  private static WashOrder from(Timetable table, List<Progress> progress, double now) {
+    List<Item> items = new ArrayList<>();
+    for (Timetable.Item item : table.items()) {
+      Progress before = progress.get(item.job());
+      int resting = before.done() > 0 ? 1 : 0;
+      if (item.task() >= resting) {
+        items.add(
+            new Item(
+                item.job(),
+                before.done() + item.task() - resting,
+                now + item.start(),
+                now + item.handsEnd()));
+      }
+    }
+    return new WashOrder(List.copyOf(items), table.overrun());
   }
 
   /** When everybody is done, minutes since the beginning. */

@@ -1,71 +1,40 @@
 package dremsa.core.plan;
 
-import java.time.Duration;
-import java.time.LocalDate;
-import java.util.List;
-import org.junit.jupiter.api.Test;
+import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** A few of the seeds of the benchmark, so that a worse plan is noticed at once. */
 class HouseholdTest {
-  @Test
-  void look() {
-    LocalDate day = LocalDate.of(2026, 3, 2);
-    Situation s =
-        new LivedHousehold.World(day, List.of(), LivedHousehold.brewables(true), 3000, List.of())
-            .situation(42);
-    for (int i = 0; i < 5; i++) {
-      long t = System.nanoTime();
-      BrewPlan p = Planner.first(s);
-      System.out.printf(
-          "first %.0f ms %s gap %s%n", (System.nanoTime() - t) / 1e6, p.score(), p.gap());
+  @ParameterizedTest
+  @ValueSource(longs = {3, 7, 19})
+  void twelveWeeksByThePlan(long seed) {
+    LivedHousehold.Record planned = live(new LivedHousehold.Planned(), seed, 3000);
+    LivedHousehold.Record pint = live(new LivedHousehold.Pint(), seed, 3000);
+    LivedHousehold.Record careful = live(new LivedHousehold.Careful(), seed, 3000);
+
+    assertThat(planned.pastDate()).isZero();
+    assertThat(planned.thrown()).isLessThan(0.04);
+    assertThat(planned.served()).isGreaterThanOrEqualTo(0.99);
+    assertThat(planned.brews()).isLessThanOrEqualTo(45);
+    for (LivedHousehold.Record rule : new LivedHousehold.Record[] {pint, careful}) {
+      assertThat(planned.sessions()).isLessThan(rule.sessions());
+      assertThat(planned.hands()).isLessThan(rule.hands());
+      assertThat(planned.served()).isGreaterThanOrEqualTo(rule.served());
     }
-    for (int i = 0; i < 3; i++) {
-      long t = System.nanoTime();
-      BrewPlan p =
-          Planner.best(
-              s,
-              new Effort(
-                  i == 0 ? 60_000 : i == 1 ? 300_000 : 1_500_000,
-                  Duration.ofSeconds(60),
-                  0.01,
-                  () -> false),
-              b -> {});
-      System.out.printf(
-          "best %.0f ms %s gap %s%n", (System.nanoTime() - t) / 1e6, p.score(), p.gap());
-      System.out.println(
-          p.sessions()
-              + " sessions "
-              + p.hands(PlanWeights.USUAL)
-              + " hands, brews "
-              + p.brews().size()
-              + " thaws "
-              + p.servings().stream().filter(x -> x.thawed()).count()
-              + " thrown "
-              + p.thrownMl()
-              + " brewed "
-              + p.brewedMl());
-      p.brews()
-          .forEach(
-              b ->
-                  System.out.println(
-                      b.day()
-                          + " "
-                          + b.formula()
-                          + " "
-                          + Math.round(b.millilitres())
-                          + "/"
-                          + Math.round(b.frozenMl())));
-      System.out.println(
-          p.brews().stream()
-              .map(
-                  b ->
-                      b.day()
-                          + " "
-                          + b.formula()
-                          + " "
-                          + Math.round(b.millilitres())
-                          + "/"
-                          + Math.round(b.frozenMl()))
-              .toList());
-    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(longs = {5})
+  void withoutAFreezer(long seed) {
+    LivedHousehold.Record planned = live(new LivedHousehold.Planned(), seed, 0);
+
+    assertThat(planned.thrown()).isLessThan(0.05);
+    assertThat(planned.pastDate()).isZero();
+  }
+
+  private static LivedHousehold.Record live(LivedHousehold.Way way, long seed, double freezer) {
+    return LivedHousehold.live(way, seed, freezer);
   }
 }

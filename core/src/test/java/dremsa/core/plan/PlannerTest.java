@@ -115,4 +115,169 @@ class PlannerTest {
     assertThat(Planner.best(situation, EFFORT, better -> {}))
         .isEqualTo(Planner.best(situation, EFFORT, better -> {}));
   }
+
+  @Test
+  void whatLastsIsBroughtIntoOneSession() {
+    Brewable gel = brewable("gel", 5, 300, Optional.empty());
+    Brewable spray = brewable("spray", 5, 300, Optional.empty());
+    Situation situation =
+        situation(
+            List.of(gel, spray),
+            List.of(need(5, "gel", 50), need(6, "spray", 50)),
+            List.of(),
+            evenings(1, 2, 3, 4),
+            List.of());
+
+    BrewPlan plan = Planner.first(situation);
+
+    assertThat(plan.brews()).hasSize(2);
+    assertThat(plan.sessions()).isEqualTo(1);
+    assertThat(plan.words(PlanWeights.USUAL))
+        .isEqualTo("1 session, 1 h 0 min of hands, nothing thrown away. Every use is served.");
+    assertThat(Because.of(situation, plan, 0))
+        .anyMatch(because -> because instanceof Because.Shares)
+        .anyMatch(because -> because instanceof Because.Feeds)
+        .anyMatch(because -> because instanceof Because.Instead);
+  }
+
+  @Test
+  void whatIsPastItsLifeIsFrozenAndSaysWhy() {
+    Brewable gel = brewable("gel", 2, 300, Optional.of(new Brewable.Freezing(30, 25)));
+    Situation situation =
+        situation(
+            List.of(gel),
+            List.of(need(2, "gel", 50), need(6, "gel", 50)),
+            List.of(),
+            evenings(1),
+            List.of());
+
+    BrewPlan plan = Planner.first(situation);
+
+    assertThat(plan.without()).isEmpty();
+    assertThat(plan.brews().get(0).frozenMl()).isGreaterThanOrEqualTo(50);
+    assertThat(plan.servings()).anyMatch(BrewPlan.Serving::thawed);
+    assertThat(Because.of(situation, plan, 0).stream().map(Because::words))
+        .anyMatch(words -> words.contains("into the freezer: gel on Sunday 8 is past"));
+  }
+
+  @Test
+  void whatStandsIsUsedFirstAndNothingPastItsDay() {
+    Brewable gel = brewable("gel", 5, 300, Optional.empty());
+    Supply old = new Supply("b1", "gel", 120, TODAY, TODAY.plusDays(3), 0);
+    Situation situation =
+        situation(
+            List.of(gel),
+            List.of(need(2, "gel", 50), need(3, "gel", 50), need(4, "gel", 50)),
+            List.of(old),
+            evenings(1, 3),
+            List.of());
+
+    BrewPlan plan = Planner.first(situation);
+
+    assertThat(plan.without()).isEmpty();
+    assertThat(plan.servings().stream().filter(s -> s.source().supply().isPresent()))
+        .allMatch(serving -> !serving.need().day().isAfter(old.lastDay()))
+        .hasSize(2);
+    // The last uses in date take the rest of the bottle.
+    assertThat(plan.thrownMl()).isLessThan(1);
+  }
+
+  @Test
+  void whatWasAgreedOnStaysWhereItIsNoWorse() {
+    Brewable gel = brewable("gel", 5, 300, Optional.empty());
+    Agreed agreed = new Agreed(TODAY.plusDays(2), "gel", 100, false);
+    Situation situation =
+        situation(
+            List.of(gel),
+            List.of(need(5, "gel", 50), need(6, "gel", 45)),
+            List.of(),
+            evenings(1, 2, 3, 4),
+            List.of(agreed));
+
+    assertThat(Planner.first(situation).agreed()).containsExactly(agreed);
+    Agreed pinned = new Agreed(TODAY.plusDays(1), "gel", 40, true);
+    assertThat(Planner.first(situation.withAgreed(List.of(pinned))).agreed()).contains(pinned);
+  }
+
+  @Test
+  void judgingTellsWhatAMovedBrewDoes() {
+    Brewable gel = brewable("gel", 3, 300, Optional.empty());
+    Situation situation =
+        situation(
+            List.of(gel), List.of(need(4, "gel", 50)), List.of(), evenings(0, 2, 4), List.of());
+
+    BrewPlan late =
+        Planner.judge(situation, List.of(new Agreed(TODAY.plusDays(4), "gel", 60, false)));
+    BrewPlan early = Planner.judge(situation, List.of(new Agreed(TODAY, "gel", 60, false)));
+
+    assertThat(late.without()).hasSize(1);
+    assertThat(early.without()).hasSize(1);
+    assertThat(early.thrownMl()).isEqualTo(60);
+    assertThat(
+            Planner.judge(situation, List.of(new Agreed(TODAY.plusDays(2), "gel", 60, false)))
+                .without())
+        .isEmpty();
+  }
+
+  @Test
+  void whatStandsInTheWayIsSaidWithItsNumbers() {
+    Brewable gel = brewable("gel", 3, 300, Optional.empty());
+    assertThat(obstacle(gel, need(5, "gel", 50), List.of()))
+        .isEqualTo("No evening is free for brewing.");
+    assertThat(obstacle(gel, need(5, "balm", 50), evenings(1)))
+        .isEqualTo("No formula that can be brewed here serves balm.");
+    assertThat(obstacle(gel, need(5, "gel", 5000), evenings(3)))
+        .isEqualTo("gel takes 5000 mL at once, and no more than 300 mL of gel can be brewed.");
+    assertThat(obstacle(brewable("gel", 3, 0, Optional.empty()), need(5, "gel", 50), evenings(3)))
+        .isEqualTo("No pot and container here takes gel.");
+    assertThat(obstacle(gel, need(0, "gel", 50), evenings(0)))
+        .startsWith("gel is ready 1 day after it is brewed");
+    assertThat(obstacle(gel, need(6, "gel", 50), evenings(1)))
+        .startsWith("gel keeps 3 days, and no free evening");
+  }
+
+  @Test
+  void fiveLitresADayAreServedAsFarAsTheyCanBe() {
+    Brewable rinse = brewable("rinse", 3, 2000, Optional.empty());
+    List<Need> needs = new ArrayList<>();
+    for (int day = 1; day < 7; day++) {
+      for (int i = 0; i < 10; i++) {
+        needs.add(
+            new Need(
+                day + "-" + i,
+                TODAY.plusDays(day),
+                "p" + i,
+                "rinse",
+                List.of(new Need.Accepted("rinse", 0)),
+                500,
+                true));
+      }
+    }
+    Situation situation = situation(List.of(rinse), needs, List.of(), evenings(0, 2, 4), List.of());
+
+    BrewPlan plan = Planner.best(situation, EFFORT, better -> {});
+
+    assertThat(plan.score().hard()).isZero();
+    assertThat(plan.brews()).isNotEmpty();
+    assertThat(plan.servings()).isNotEmpty();
+    assertThat(Obstacle.of(situation, plan).stream().map(Obstacle::words))
+        .anyMatch(words -> words.startsWith("30000 mL of rinse is wanted in 7 days; 2000 mL"));
+  }
+
+  private static String obstacle(Brewable brewable, Need need, List<Evening> evenings) {
+    Situation situation =
+        situation(List.of(brewable), List.of(need), List.of(), evenings, List.of());
+    BrewPlan plan = Planner.first(situation);
+    assertThat(plan.without()).hasSize(1);
+    return Obstacle.of(situation, plan).get(0).words();
+  }
+
+  private static Brewable brewable(
+      String name, int life, double most, Optional<Brewable.Freezing> freezing) {
+    return new Brewable(name, name, 1, life, Math.min(most, 40), most, 20, 30, freezing, 0.01);
+  }
+
+  private static List<Evening> evenings(int... days) {
+    return IntStream.of(days).mapToObj(day -> new Evening(TODAY.plusDays(day), 120)).toList();
+  }
 }

@@ -120,7 +120,7 @@ class WashRuns {
           new ProgressView(
               done, last == null || over ? null : rest(heads.get(h).get(done - 1), last.at())));
     }
-    WashOrder order = WashOrder.of(heads, progress, minutes(row.beganAt(), now));
+    WashOrder order = WashOrder.searched(heads, progress, minutes(row.beganAt(), now));
     return new WashRunView(
         row.id(),
         row.version(),
