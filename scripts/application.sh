@@ -290,7 +290,9 @@ command_bench() {
   # One call, so that bench finds core in this build and nothing has to be installed.
   (cd "$ROOT" && mvn -B -q -ntp -pl core,bench -DskipTests -Dspotless.check.skip=true package dependency:build-classpath \
     -Dmdep.outputFile="$HOME_DIR/bench.cp" -Dmdep.includeScope=runtime)
-  java -cp "$ROOT/bench/target/classes:$ROOT/core/target/classes:$(cat "$HOME_DIR/bench.cp")" org.openjdk.jmh.Main "${DREMSA_BENCH:-.*}"
+  local classes="$ROOT/bench/target/classes:$ROOT/core/target/classes:$ROOT/core/target/test-classes:$(cat "$HOME_DIR/bench.cp")"
+  java -cp "$classes" org.openjdk.jmh.Main "${DREMSA_BENCH:-.*}"
+  java -Xmx512m -cp "$classes" dremsa.bench.PlanReport
   measure_server
 }
 

@@ -156,8 +156,7 @@ public record Sheet(
   public Sheet searched() {
     List<List<WashStep>> steps = heads.stream().map(Head::steps).toList();
     WashOrder better =
-        WashOrder.searched(
-            steps, steps.stream().map(head -> WashOrder.Progress.NONE).toList(), 0);
+        WashOrder.searched(steps, steps.stream().map(head -> WashOrder.Progress.NONE).toList(), 0);
     return new Sheet(day, heads, before, better, cautions);
   }
 }

@@ -13,5 +13,5 @@ import java.util.function.BooleanSupplier;
  */
 public record Effort(long moves, Duration longest, double enough, BooleanSupplier stopped) {
   /** Some seconds on a usual machine. */
-  public static final Effort USUAL = new Effort(150_000, Duration.ofSeconds(5), 0.01, () -> false);
+  public static final Effort USUAL = new Effort(60_000, Duration.ofSeconds(5), 0.01, () -> false);
 }

@@ -31,7 +31,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Ordering {
   /** Enough for an evening's brews, in less than a second. */
-  public static final long USUAL = 12_000;
+  public static final long USUAL = 6_000;
 
   private static final long SEED = 31;
 

@@ -3,7 +3,6 @@ package dremsa.core.plan;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -202,6 +201,11 @@ public final class LivedHousehold {
         .filter(bottle -> bottle.formula.equals(formula) && !bottle.last.isBefore(on))
         .mapToDouble(bottle -> bottle.ml)
         .sum();
+  }
+
+  /** An empty shelf and so many days to plan for. */
+  public static Situation situation(int days, List<Agreed> agreed) {
+    return new World(FIRST, List.of(), brewables(true), 3000, agreed).situation(days);
   }
 
   static List<Brewable> brewables(boolean freezer) {
@@ -442,9 +446,5 @@ public final class LivedHousehold {
       }
     }
     bottles.removeIf(bottle -> !bottle.last.isAfter(today));
-  }
-
-  static Comparator<Record> byThrown() {
-    return Comparator.comparingDouble(Record::thrown);
   }
 }

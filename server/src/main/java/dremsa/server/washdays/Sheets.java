@@ -68,10 +68,11 @@ class Sheets {
     Instant start = start(form, asked, keeper, now);
     Sheet sheet =
         Sheet.of(
-            form.day(),
-            asked,
-            new Sheet.Surroundings(
-                at.kitchen(), at.zone(), now, start, at.bottles(), at.coming(), at.formulas()));
+                form.day(),
+                asked,
+                new Sheet.Surroundings(
+                    at.kitchen(), at.zone(), now, start, at.bottles(), at.coming(), at.formulas()))
+            .searched();
     return new Made(sheet, start, view(sheet, form, start));
   }
 
