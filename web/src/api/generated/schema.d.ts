@@ -764,6 +764,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formulas/{id}/planned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the plan needs of a formula next */
+        get: operations["planned"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas/{id}/versions": {
         parameters: {
             query?: never;
@@ -1544,6 +1561,124 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The plan as agreed, as it would go now, and what would be better */
+        get: operations["plan"];
+        /** Agrees on these brews and no others */
+        put: operations["take_3"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/days/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An evening's brews: what is done when, and what is to be fetched */
+        get: operations["brewDay"];
+        put?: never;
+        /** Lays the runs of an evening on the bench, each for its time */
+        post: operations["begin_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/demands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["demand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/demands/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["forget_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Looks for a better plan in the background */
+        post: operations["search"];
+        delete: operations["stop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["settle"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/what-if": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How other brews would go, or what would be best with more days off */
+        post: operations["whatIf_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/porosity": {
         parameters: {
             query?: never;
@@ -1748,7 +1883,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The shopping list: what somebody put on it, and what is running out */
+        /** The shopping list: what somebody put on it, and what is running out or wanted by the plan */
         get: operations["shoppingList"];
         put?: never;
         post: operations["put_2"];
@@ -1919,7 +2054,7 @@ export interface paths {
         };
         get: operations["running_1"];
         put?: never;
-        post: operations["begin_1"];
+        post: operations["begin_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2220,6 +2355,31 @@ export interface components {
             share: number;
             steps: components["schemas"]["StepJson"][];
         };
+        BrewDayView: {
+            /** Format: date */
+            day: string;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            brews: components["schemas"]["DayBrew"][];
+            lines: components["schemas"]["DayLine"][];
+            onFeet: components["schemas"]["OnFeet"][];
+            /** Format: double */
+            hands: number;
+            /** Format: date-time */
+            end: string;
+            picking: components["schemas"]["Pick"][];
+            troubles: string[];
+        };
+        BrewForm: {
+            /** Format: date */
+            day: string;
+            formula: string;
+            /** Format: double */
+            millilitres: number;
+            pinned?: boolean;
+        };
         Brewed: {
             /** Format: uuid */
             id: string;
@@ -2412,6 +2572,16 @@ export interface components {
             /** Format: double */
             spentHours: number;
         };
+        DayBrew: {
+            formula: string;
+            name: string;
+            /** Format: double */
+            millilitres: number;
+            /** Format: date-time */
+            start: string;
+            standsOn: string;
+            spans: components["schemas"]["DaySpan"][];
+        };
         DayLine: {
             /** Format: int32 */
             day: number;
@@ -2425,9 +2595,37 @@ export interface components {
             ph?: number;
             words: string[];
         };
+        DaySpan: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            hands: boolean;
+            onHob: boolean;
+            words: string;
+        };
         Deliberate: {
             what: string;
             reason: string;
+        };
+        DemandForm: {
+            formula: string;
+            /** Format: double */
+            millilitres: number;
+            /** Format: date */
+            by: string;
+            words: string;
+        };
+        DemandView: {
+            /** Format: uuid */
+            id: string;
+            formula: string;
+            name: string;
+            /** Format: double */
+            millilitres: number;
+            /** Format: date */
+            by: string;
+            words: string;
         };
         Device: {
             id: string;
@@ -2503,6 +2701,12 @@ export interface components {
             subject?: string;
             words: string;
             source: string;
+        };
+        EveningView: {
+            /** Format: date */
+            day: string;
+            /** Format: double */
+            minutes: number;
         };
         ExplainedView: {
             result: string;
@@ -2581,6 +2785,12 @@ export interface components {
             /** Format: date-time */
             lastAt?: string;
             problem: string;
+        };
+        FormulaChoice: {
+            id: string;
+            name: string;
+            /** Format: double */
+            mostMl: number;
         };
         FormulaFile: {
             $schema?: string;
@@ -2672,6 +2882,14 @@ export interface components {
             thrownCost: number;
             reasons: components["schemas"]["ReasonMl"][];
             advice: string;
+        };
+        FreeDay: {
+            /** @enum {string} */
+            day: "MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY";
+            /** Format: time-local */
+            from: string;
+            /** Format: time-local */
+            to: string;
         };
         FridgeForm: {
             /** @enum {string} */
@@ -3400,6 +3618,13 @@ export interface components {
             place?: string;
             note?: string;
         };
+        NextBrew: {
+            /** Format: date */
+            day: string;
+            /** Format: double */
+            millilitres: number;
+            words: string;
+        };
         OccasionJson: {
             key: string;
             /** @enum {string} */
@@ -3434,6 +3659,12 @@ export interface components {
             key: string;
             name: string;
             words: string;
+        };
+        OnFeet: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
         };
         OnHand: {
             material: string;
@@ -3529,6 +3760,13 @@ export interface components {
             at: string;
             caption: string;
         };
+        Pick: {
+            material: string;
+            name: string;
+            /** Format: double */
+            grams: number;
+            brews: string[];
+        };
         PlaceDone: {
             /** Format: int32 */
             place: number;
@@ -3551,11 +3789,117 @@ export interface components {
             /** Format: double */
             shortMl: number;
         };
+        PlanBand: {
+            id?: string;
+            /** Format: int32 */
+            brew?: number;
+            name: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            lastDay: string;
+            /** Format: double */
+            millilitres: number;
+            /** Format: double */
+            frozenMl: number;
+            /** Format: double */
+            thrownMl: number;
+            servings: components["schemas"]["PlanServing"][];
+        };
+        PlanServing: {
+            /** Format: date */
+            day: string;
+            /** Format: uuid */
+            person?: string;
+            words: string;
+            /** Format: double */
+            millilitres: number;
+            thawed: boolean;
+        };
+        PlanSettings: {
+            evenings: components["schemas"]["FreeDay"][];
+            off: string[];
+            /** Format: double */
+            freezerMl: number;
+            /** Format: double */
+            fridgeMl: number;
+        };
+        PlanView: {
+            brews: components["schemas"]["PlannedBrewView"][];
+            bands: components["schemas"]["PlanBand"][];
+            without: components["schemas"]["PlanWithout"][];
+            obstacles: string[];
+            /** Format: double */
+            brewedMl: number;
+            /** Format: double */
+            thrownMl: number;
+            /** Format: int32 */
+            sessions: number;
+            /** Format: double */
+            hands: number;
+            /** Format: double */
+            minutes: number;
+            doable: boolean;
+            words: string;
+        };
+        PlanWithout: {
+            /** Format: date */
+            day: string;
+            /** Format: uuid */
+            person?: string;
+            words: string;
+            /** Format: double */
+            millilitres: number;
+            /** Format: double */
+            there: number;
+        };
+        PlannedBrewView: {
+            /** Format: date */
+            day: string;
+            formula: string;
+            name: string;
+            /** Format: double */
+            millilitres: number;
+            /** Format: double */
+            frozenMl: number;
+            /** Format: date */
+            frozenTo?: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            lastDay: string;
+            /** Format: double */
+            hands: number;
+            pinned: boolean;
+            agreed: boolean;
+            why: string[];
+        };
+        PlannedOf: {
+            next?: components["schemas"]["NextBrew"];
+        };
         PlannedStep: {
             /** Format: int32 */
             index: number;
             /** Format: double */
             minutes: number;
+        };
+        PlansView: {
+            /** Format: date */
+            today: string;
+            /** Format: date-time */
+            now: string;
+            /** Format: date */
+            to: string;
+            /** Format: int64 */
+            version: number;
+            settings: components["schemas"]["PlanSettings"];
+            evenings: components["schemas"]["EveningView"][];
+            agreed?: components["schemas"]["PlanView"];
+            proposal: components["schemas"]["PlanView"];
+            changed: boolean;
+            demands: components["schemas"]["DemandView"][];
+            formulas: components["schemas"]["FormulaChoice"][];
+            search?: components["schemas"]["SearchView"];
         };
         PorosityView: {
             /** @enum {string} */
@@ -3907,6 +4251,14 @@ export interface components {
             /** @enum {string} */
             kind: "SPOON" | "CUP" | "JUG";
         };
+        SearchView: {
+            /** @enum {string} */
+            state: "ASKED" | "RUNNING" | "DONE" | "STOPPED" | "FAILED";
+            /** Format: date-time */
+            askedAt: string;
+            /** Format: double */
+            gap?: number;
+        };
         Seen: {
             /** Format: int64 */
             version: number;
@@ -3939,6 +4291,11 @@ export interface components {
         SessionView: {
             signIn?: string;
             demo: boolean;
+        };
+        SettingsForm: {
+            settings: components["schemas"]["PlanSettings"];
+            /** Format: int64 */
+            version: number;
         };
         Sheet: {
             /** @enum {string} */
@@ -4280,14 +4637,15 @@ export interface components {
             purpose?: "LEAVE_IN" | "RINSE" | "PRE_WASH" | "STYLER" | "SCALP" | "MASK" | "CONDITIONER" | "OIL";
         };
         TakeForm: {
-            /** Format: uuid */
-            bottle: string;
-            /** Format: double */
-            millilitres?: number;
-            amount?: string;
+            brews: components["schemas"]["BrewForm"][];
+            /** Format: int64 */
+            version: number;
         };
         TakenBack: {
             takenBack: boolean;
+        };
+        TakenDay: {
+            batches: string[];
         };
         TargetJson: {
             /** @enum {string} */
@@ -4305,10 +4663,10 @@ export interface components {
         };
         TaskJson: {
             /** @enum {string} */
-            kind: "POT_NOW" | "THROW_AWAY" | "USE_TODAY" | "COMPOST" | "USE_LEFTOVER" | "WASH" | "POT_LATER" | "BEGIN" | "USE_FIRST";
+            kind: "POT_NOW" | "BREW" | "THROW_AWAY" | "USE_TODAY" | "COMPOST" | "USE_LEFTOVER" | "WASH" | "POT_LATER" | "BEGIN" | "USE_FIRST";
             id: string;
             /** @enum {string} */
-            thing: "POT" | "BOTTLE" | "BOWL" | "HEADS";
+            thing: "POT" | "BOTTLE" | "BOWL" | "HEADS" | "EVENING";
             name: string;
             words: string;
             /** Format: date-time */
@@ -4539,8 +4897,10 @@ export interface components {
             minutes: number;
         };
         WhatIf: {
-            before: components["schemas"]["VerdictJson"];
-            after: components["schemas"]["VerdictJson"];
+            brews?: components["schemas"]["BrewForm"][];
+            off?: string[];
+            /** Format: int32 */
+            days?: number;
         };
         WindowJson: {
             /** Format: double */
@@ -6466,6 +6826,37 @@ export interface operations {
             };
         };
     };
+    planned: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlannedOf"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     keep: {
         parameters: {
             query?: never;
@@ -8240,6 +8631,318 @@ export interface operations {
             };
         };
     };
+    plan: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlansView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlansView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brewDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BrewDayView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenDay"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    demand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DemandForm"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlansView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forget_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlansView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    search: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    settle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettingsForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlansView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whatIf_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIf"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     porosity: {
         parameters: {
             query?: {
@@ -9097,7 +9800,7 @@ export interface operations {
             };
         };
     };
-    begin_1: {
+    begin_2: {
         parameters: {
             query?: never;
             header?: {

@@ -207,6 +207,13 @@ export const WORDS = {
     "CAREFUL": "careful",
     "PRACTICE": "practice"
   },
+  "searchStates": {
+    "ASKED": "waits",
+    "RUNNING": "at work",
+    "DONE": "done",
+    "STOPPED": "stopped",
+    "FAILED": "failed"
+  },
   "severities": {
     "ERROR": "Cannot be brewed so",
     "WARNING": "Will probably go wrong",

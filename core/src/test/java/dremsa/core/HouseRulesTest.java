@@ -51,7 +51,8 @@ class HouseRulesTest {
           .whereLayer("timetable")
           .mayNotAccessAnyLayer()
           .whereLayer("plan")
-          .mayOnlyAccessLayers("measure", "kitchen", "formula", "brew", "people", "timetable")
+          .mayOnlyAccessLayers(
+              "measure", "kitchen", "formula", "brew", "keep", "people", "timetable")
           .whereLayer("measure")
           .mayNotAccessAnyLayer()
           .whereLayer("acid")

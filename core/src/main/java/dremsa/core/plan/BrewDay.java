@@ -4,6 +4,7 @@ import dremsa.core.brew.Brew;
 import dremsa.core.brew.Prediction;
 import dremsa.core.brew.StepOutcome;
 import dremsa.core.brew.VesselChoice;
+import dremsa.core.formula.Formula;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepKind;
 import dremsa.core.formula.Window;
@@ -152,14 +153,23 @@ public record BrewDay(List<Line> lines, List<Double> starts, List<Lane> lanes, T
   }
 
   private static String standsOn(Run run) {
-    int left = leftStanding(run);
+    int left = leftStanding(run.brew().formula(), run.prediction());
     return left < 0 ? "" : run.brew().formula().steps().get(left).headline();
   }
 
+  /** How long a brew keeps somebody at home, until it is in its bottles or left standing, min. */
+  static double sitting(Formula formula, Prediction prediction) {
+    int left = leftStanding(formula, prediction);
+    return prediction.steps().stream()
+        .filter(outcome -> left < 0 || outcome.index() < left)
+        .mapToDouble(StepOutcome::minutes)
+        .sum();
+  }
+
   /** The first step that lasts a night or longer; −1 where none does. */
-  private static int leftStanding(Run run) {
-    List<Step> steps = run.brew().formula().steps();
-    for (StepOutcome outcome : run.prediction().steps()) {
+  private static int leftStanding(Formula formula, Prediction prediction) {
+    List<Step> steps = formula.steps();
+    for (StepOutcome outcome : prediction.steps()) {
       Step step = steps.get(outcome.index());
       if (!step.needsHands() && outcome.minutes() > LEFT_STANDING) {
         return outcome.index();
@@ -170,7 +180,7 @@ public record BrewDay(List<Line> lines, List<Double> starts, List<Lane> lanes, T
 
   private static Job job(Run run) {
     List<Step> steps = run.brew().formula().steps();
-    int left = leftStanding(run);
+    int left = leftStanding(run.brew().formula(), run.prediction());
     List<Task> tasks = new ArrayList<>();
     Set<String> vessels = new LinkedHashSet<>();
     for (StepOutcome outcome : run.prediction().steps()) {

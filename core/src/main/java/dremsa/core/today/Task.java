@@ -26,6 +26,8 @@ public record Task(Kind kind, String id, String name, String words, Optional<Ins
   public enum Kind {
     /** A pot wants hands or eyes now. */
     POT_NOW(Thing.POT),
+    /** The plan has brews for today. */
+    BREW(Thing.EVENING),
     THROW_AWAY(Thing.BOTTLE),
     USE_TODAY(Thing.BOTTLE),
     /** What a strainer held is good for nothing any more. */
@@ -59,6 +61,8 @@ public record Task(Kind kind, String id, String name, String words, Optional<Ins
     BOTTLE,
     BOWL,
     /** A day of heads; its id is the day. */
-    HEADS
+    HEADS,
+    /** A day of brews; its id is the day. */
+    EVENING
   }
 }

@@ -59,9 +59,18 @@ public final class Today {
   public record Head(String name, String occasion, Instant at) {}
 
   /**
+   * Brews that were agreed on for today.
+   *
+   * @param at when the evening begins
+   * @param words what, and why: {@code "Brew 300 mL of gel today, 25 min of hands: for Sunday"}
+   */
+  public record Brews(Instant at, String words) {}
+
+  /**
    * What there is to do, the most pressing first; empty where nothing brews, stands or is washed.
    *
    * @param heads that are to be done today
+   * @param brews that were agreed on for today, and are not begun
    * @param today the day at the household's place
    */
   public static List<Task> of(
@@ -69,6 +78,7 @@ public final class Today {
       List<Kept> bottles,
       List<Bowl> bowls,
       List<Head> heads,
+      Optional<Brews> brews,
       Instant now,
       LocalDate today) {
     List<Task> tasks = new ArrayList<>();
@@ -85,6 +95,7 @@ public final class Today {
                 : task(Task.Kind.POT_NOW, pot, pot.name() + ": " + lowered(pot.words())));
       }
     }
+    brews.filter(each -> !each.at().isAfter(now)).ifPresent(each -> tasks.add(task(each, today)));
     for (Kept bottle : byDay) {
       Freshness freshness = Freshness.of(bottle.lastDay(), today);
       if (freshness == Freshness.OVER) {
@@ -99,6 +110,7 @@ public final class Today {
         tasks.add(task(Task.Kind.USE_TODAY, bottle, "Use the " + lowered(bottle.name()) + when));
       }
     }
+    brews.filter(each -> each.at().isAfter(now)).ifPresent(each -> tasks.add(task(each, today)));
     for (Bowl bowl : bowls) {
       boolean over = today.isAfter(bowl.lastDay());
       tasks.add(
@@ -143,6 +155,11 @@ public final class Today {
     boolean later = kind == Task.Kind.POT_LATER || kind == Task.Kind.BEGIN;
     return new Task(
         kind, pot.id(), pot.name(), words, later ? Optional.of(pot.hands()) : Optional.empty());
+  }
+
+  private static Task task(Brews brews, LocalDate today) {
+    return new Task(
+        Task.Kind.BREW, today.toString(), "Brew day", brews.words(), Optional.of(brews.at()));
   }
 
   private static Task task(Task.Kind kind, Kept bottle, String words) {

@@ -25,7 +25,7 @@ class TodayTest {
   }
 
   private static List<String> words(List<Pot> pots, List<Kept> bottles) {
-    return Today.of(pots, bottles, List.of(), List.of(), NOW, TODAY).stream()
+    return Today.of(pots, bottles, List.of(), List.of(), Optional.empty(), NOW, TODAY).stream()
         .map(Task::words)
         .toList();
   }
@@ -69,6 +69,7 @@ class TodayTest {
             List.of(),
             List.of(),
             List.of(),
+            Optional.empty(),
             NOW,
             TODAY);
     assertThat(tasks)
@@ -88,6 +89,7 @@ class TodayTest {
                 new Today.Bowl("a", "Linseed", TODAY, "Use it as a mask"),
                 new Today.Bowl("b", "Sage", TODAY.minusDays(1), "Draw it once more")),
             List.of(),
+            Optional.empty(),
             NOW,
             TODAY);
     assertThat(tasks)
@@ -118,6 +120,7 @@ class TodayTest {
                     List.of(kept("Rosemary rinse", 0)),
                     List.of(),
                     heads,
+                    Optional.empty(),
                     NOW,
                     TODAY)
                 .stream()
@@ -126,7 +129,29 @@ class TodayTest {
             "Use the rosemary rinse today", "Wash day: Ada and Bo", "Linseed gel: has it drawn?");
     List<Today.Head> mixed =
         List.of(new Today.Head("Ada", "Wash day", NOW), new Today.Head("Bo", "Scalp evening", NOW));
-    assertThat(Today.of(List.of(), List.of(), List.of(), mixed, NOW, TODAY).get(0).words())
+    assertThat(
+            Today.of(List.of(), List.of(), List.of(), mixed, Optional.empty(), NOW, TODAY)
+                .get(0)
+                .words())
         .isEqualTo("Today's heads: Ada and Bo");
+  }
+
+  @Test
+  void brewsOfTheDayComeBeforeAllOnceTheirTimeHasCome() {
+    List<Today.Kept> over = List.of(kept("Aloe gel", -1));
+    Today.Brews later = new Today.Brews(NOW.plusSeconds(3600), "Brew 300 mL of gel today");
+    Today.Brews now = new Today.Brews(NOW, "Brew 300 mL of gel today");
+
+    assertThat(words(over, later))
+        .containsExactly("Throw the aloe gel away", "Brew 300 mL of gel today");
+    assertThat(words(over, now))
+        .containsExactly("Brew 300 mL of gel today", "Throw the aloe gel away");
+  }
+
+  private static List<String> words(List<Today.Kept> bottles, Today.Brews brews) {
+    return Today.of(List.of(), bottles, List.of(), List.of(), Optional.of(brews), NOW, TODAY)
+        .stream()
+        .map(Task::words)
+        .toList();
   }
 }

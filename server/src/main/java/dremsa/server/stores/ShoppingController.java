@@ -1,9 +1,13 @@
 package dremsa.server.stores;
 
+import dremsa.core.material.MaterialKind;
+import dremsa.core.material.Materials;
 import dremsa.core.material.StoreLife;
 import dremsa.core.measure.Said;
+import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
 import dremsa.server.http.Problem;
+import dremsa.server.materials.HouseholdMaterials;
 import dremsa.server.stores.StoreReport.StoreLine;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
@@ -11,6 +15,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -30,11 +35,26 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @Transactional
 class ShoppingController {
+  /** So little more is nothing to go shopping for, g. */
+  private static final double CRUMBS = 0.5;
+
   private final Stores stores;
   private final StoreReport report;
   private final ShoppingRepository shopping;
+  private final PlannedMaterials planned;
+  private final HouseholdMaterials materials;
+  private final Households households;
 
-  ShoppingController(Stores stores, StoreReport report, ShoppingRepository shopping) {
+  ShoppingController(
+      Stores stores,
+      StoreReport report,
+      ShoppingRepository shopping,
+      PlannedMaterials planned,
+      HouseholdMaterials materials,
+      Households households) {
+    this.planned = planned;
+    this.materials = materials;
+    this.households = households;
     this.stores = stores;
     this.report = report;
     this.shopping = shopping;
@@ -57,7 +77,9 @@ class ShoppingController {
   /** Whether it was got. */
   record Bought(@NotNull(message = "Say whether it was got.") Boolean bought) {}
 
-  @Operation(summary = "The shopping list: what somebody put on it, and what is running out")
+  @Operation(
+      summary =
+          "The shopping list: what somebody put on it, and what is running out or wanted by the plan")
   @GetMapping("/api/shopping")
   List<ShoppingLine> shoppingList(@AuthenticationPrincipal Member member) {
     List<ShoppingLine> list = new ArrayList<>();
@@ -78,7 +100,35 @@ class ShoppingController {
         list.add(new ShoppingLine(null, line.name(), false, "past its best"));
       }
     }
+    list.addAll(forThePlan(member.household()));
     return list;
+  }
+
+  /** What the brews that are agreed on take beyond what is in the stores; water is there. */
+  private List<ShoppingLine> forThePlan(UUID household) {
+    Map<String, Double> left = stores.left(household);
+    Materials known = materials.of(household);
+    return planned.planned(household, households.now(households.of(household))).stream()
+        .filter(
+            wanted ->
+                known
+                    .find(wanted.material())
+                    .filter(material -> material.kind() != MaterialKind.WATER)
+                    .filter(material -> material.kind() != MaterialKind.BREW)
+                    .isPresent())
+        .filter(wanted -> wanted.grams() > left.getOrDefault(wanted.material(), 0.0) + CRUMBS)
+        .map(
+            wanted ->
+                new ShoppingLine(
+                    null,
+                    wanted.name(),
+                    false,
+                    Said.of(
+                        "the plan takes %.0f g by %s, %.0f g there",
+                        Math.ceil(wanted.grams()),
+                        Said.day(wanted.day()),
+                        left.getOrDefault(wanted.material(), 0.0))))
+        .toList();
   }
 
   @PostMapping("/api/shopping")

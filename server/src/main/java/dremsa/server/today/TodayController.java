@@ -7,6 +7,7 @@ import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;
 import dremsa.server.bench.WaitingPots;
 import dremsa.server.leftovers.Leftovers;
+import dremsa.server.plan.BrewPlans;
 import dremsa.server.shelf.Shelf;
 import dremsa.server.washdays.WashDays;
 import io.swagger.v3.oas.annotations.Operation;
@@ -24,6 +25,7 @@ class TodayController {
   private final Shelf shelf;
   private final Leftovers leftovers;
   private final WashDays washDays;
+  private final BrewPlans plans;
   private final Households households;
 
   TodayController(
@@ -31,8 +33,10 @@ class TodayController {
       Shelf shelf,
       Leftovers leftovers,
       WashDays washDays,
+      BrewPlans plans,
       Households households) {
     this.washDays = washDays;
+    this.plans = plans;
     this.pots = pots;
     this.leftovers = leftovers;
     this.shelf = shelf;
@@ -42,7 +46,7 @@ class TodayController {
   /**
    * One thing to do.
    *
-   * @param id of the batch, the bottle or the leftover; of heads the day
+   * @param id of the batch, the bottle or the leftover; of heads and brews the day
    * @param thing which of them it is about
    * @param at when, if it is for later
    */
@@ -75,6 +79,9 @@ class TodayController {
             shelf.dated(household.id()),
             leftovers.open(household.id()),
             washDays.today(household, now),
+            plans
+                .tonight(household, now)
+                .map(tonight -> new Today.Brews(tonight.at(), tonight.words())),
             now,
             households.today(household))
         .stream()

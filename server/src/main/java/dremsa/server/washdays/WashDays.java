@@ -119,7 +119,7 @@ public class WashDays {
   }
 
   /** All heads with their routines. */
-  List<Ahead.Head> heads(UUID household, LocalDate today) {
+  public List<Ahead.Head> heads(UUID household, LocalDate today) {
     Map<UUID, List<Due.Said>> said = said(household, today);
     return people.all(household).stream()
         .map(known -> known.ahead(said.getOrDefault(known.id(), List.of())))

@@ -1,0 +1,242 @@
+package dremsa.server.plan;
+
+import dremsa.core.plan.BrewPlan;
+import dremsa.core.plan.Effort;
+import dremsa.core.plan.Planner;
+import dremsa.server.accounts.Household;
+import dremsa.server.accounts.Households;
+import dremsa.server.accounts.Turns;
+import dremsa.server.plan.PlanJson.Found;
+import dremsa.server.plan.PlanJson.SearchState;
+import dremsa.server.plan.PlanJson.SearchView;
+import dremsa.server.reminders.Repeated;
+import dremsa.server.wire.Stored;
+import java.sql.Timestamp;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Looks for better plans while nobody waits. What was asked for stands in the database; the
+ * scheduler lets one instance at a time take it up, and what an instance that died was at is begun
+ * again. Each better plan is kept and told to open pages by the household's revision.
+ */
+@Service
+class PlanSearches {
+  private static final Logger LOG = LoggerFactory.getLogger(PlanSearches.class);
+
+  /** Nobody reads faster. */
+  private static final long TELLS_EVERY = TimeUnit.MILLISECONDS.toNanos(500);
+
+  private static final int AT_ONCE = 20;
+
+  private final JdbcTemplate jdbc;
+  private final BrewPlans plans;
+  private final Households households;
+  private final Turns turns;
+  private final Stored stored;
+  private final TransactionTemplate reading;
+
+  PlanSearches(
+      JdbcTemplate jdbc,
+      BrewPlans plans,
+      Households households,
+      Turns turns,
+      Stored stored,
+      PlatformTransactionManager manager) {
+    this.jdbc = jdbc;
+    this.plans = plans;
+    this.households = households;
+    this.turns = turns;
+    this.stored = stored;
+    reading = new TransactionTemplate(manager);
+    reading.setReadOnly(true);
+  }
+
+  @Configuration
+  static class Work {
+    @Bean
+    Repeated searchPlans(PlanSearches searches) {
+      return new Repeated("search-plans", Duration.ofSeconds(1), searches::runDue);
+    }
+  }
+
+  /**
+   * A search as it stands.
+   *
+   * @param basis of which situation its answer is; empty while there is none
+   */
+  record Search(SearchView view, Optional<UUID> basis, Optional<Found> found) {}
+
+  /** Asks for a better plan; one that runs is begun again. */
+  @Transactional
+  void ask(UUID household, int days, Instant now) {
+    turns.require(household);
+    jdbc.update(
+        "insert into plan_search (household_id, state, days, asked_at, stopping)"
+            + " values (?, 'ASKED', ?, ?, false) on duplicate key update"
+            + " state = if(state = 'RUNNING', 'RUNNING', 'ASKED'), days = values(days),"
+            + " asked_at = values(asked_at), ended_at = null, stopping = false,"
+            + " basis = null, found = null",
+        household.toString(),
+        days,
+        Timestamp.from(now));
+  }
+
+  /** Ends it; what was found so far stays. */
+  @Transactional
+  void stop(UUID household) {
+    turns.require(household);
+    jdbc.update(
+        "update plan_search set stopping = true, state = if(state = 'ASKED', 'STOPPED', state)"
+            + " where household_id = ? and state in ('ASKED', 'RUNNING')",
+        household.toString());
+  }
+
+  /** The last search of a household. */
+  Optional<Search> of(UUID household) {
+    return jdbc
+        .query(
+            "select state, asked_at, basis, found from plan_search where household_id = ?",
+            (row, n) -> {
+              Optional<Found> found =
+                  Optional.ofNullable(row.getString(4)).map(text -> stored.read(text, Found.class));
+              return new Search(
+                  new SearchView(
+                      SearchState.valueOf(row.getString(1)),
+                      row.getTimestamp(2).toInstant(),
+                      found.map(Found::gap).orElse(null)),
+                  Optional.ofNullable(row.getString(3)).map(UUID::fromString),
+                  found);
+            },
+            household.toString())
+        .stream()
+        .findFirst();
+  }
+
+  /** Takes up all that was asked for, one after the other. Only ever run by one instance. */
+  void runDue() {
+    List<UUID> waiting =
+        jdbc.query(
+            "select household_id from plan_search where state in ('ASKED', 'RUNNING')"
+                + " order by asked_at limit "
+                + AT_ONCE,
+            (row, n) -> UUID.fromString(row.getString(1)));
+    waiting.forEach(this::run);
+  }
+
+  private void run(UUID household) {
+    try {
+      search(household);
+    } catch (RuntimeException e) {
+      LOG.warn("A search for a better plan failed.", e);
+      write(household, SearchState.FAILED, null, null);
+    }
+  }
+
+  private void search(UUID household) {
+    Integer days =
+        jdbc.queryForObject(
+            "select days from plan_search where household_id = ?",
+            Integer.class,
+            household.toString());
+    turns.take(
+        household,
+        () ->
+            jdbc.update(
+                "update plan_search set state = 'RUNNING' where household_id = ?",
+                household.toString()));
+    Situations.Told told =
+        reading.execute(
+            status -> {
+              Household keeper = households.of(household);
+              return plans.situation(
+                  keeper,
+                  households.now(keeper),
+                  days == null ? BrewPlans.USUAL_DAYS : days,
+                  List.of());
+            });
+    if (told == null) {
+      return;
+    }
+    UUID basis = told.basis();
+    Watch watch = new Watch(household);
+    Effort effort =
+        new Effort(
+            Effort.USUAL.moves(), Effort.USUAL.longest(), Effort.USUAL.enough(), watch::stopped);
+    BrewPlan plan =
+        Planner.best(
+            told.situation(),
+            effort,
+            better -> {
+              if (watch.mayTell()) {
+                write(household, SearchState.RUNNING, basis, better);
+              }
+            });
+    write(household, watch.stopped() ? SearchState.STOPPED : SearchState.DONE, basis, plan);
+  }
+
+  private void write(
+      UUID household, SearchState state, @Nullable UUID basis, @Nullable BrewPlan plan) {
+    turns.take(
+        household,
+        () ->
+            jdbc.update(
+                "update plan_search set state = ?, basis = ?, found = ?,"
+                    + " ended_at = if(? = 'RUNNING', null, now(6)) where household_id = ?",
+                state.name(),
+                basis == null ? null : basis.toString(),
+                plan == null ? null : stored.write(Found.of(plan)),
+                state.name(),
+                household.toString()));
+  }
+
+  /** Looks now and then whether somebody wants it to end. */
+  private final class Watch {
+    private final UUID household;
+    private long told = System.nanoTime();
+    private long looked = System.nanoTime();
+    private boolean stopped;
+
+    Watch(UUID household) {
+      this.household = household;
+    }
+
+    boolean mayTell() {
+      if (System.nanoTime() - told < TELLS_EVERY) {
+        return false;
+      }
+      told = System.nanoTime();
+      return true;
+    }
+
+    boolean stopped() {
+      if (!stopped && System.nanoTime() - looked > TELLS_EVERY / 2) {
+        looked = System.nanoTime();
+        stopped =
+            jdbc
+                .queryForList(
+                    "select stopping from plan_search where household_id = ?",
+                    Boolean.class,
+                    household.toString())
+                .stream()
+                .findFirst()
+                .orElse(true);
+      }
+      return stopped;
+    }
+  }
+}
