@@ -47,11 +47,7 @@ class PlanTest {
             "10:00:00",
             "slots",
             List.of(
-                Map.of(
-                    "kind",
-                    "STYLER",
-                    "choices",
-                    List.of(Map.of("kind", "BREWED", "formula", "linseed-gel")))));
+                Map.of("kind", "STYLER", "choices", List.of(Map.of("formula", "linseed-gel")))));
     Visitor.Answer kept =
         owner.put(
             "/api/people/" + id + "/routine",
@@ -238,7 +234,7 @@ class PlanTest {
     Map<String, Object> brew = new HashMap<>(brews(plan().at("/proposal/brews")).get(0));
     brew.put(field, field.equals("millilitres") ? Double.valueOf(value) : value);
     Visitor.Answer no = take(List.of(brew), -1);
-    assertThat(no.status()).isEqualTo(422);
+    assertThat(no.status()).isEqualTo(400);
     assertThat(no.text("/errors/0/field")).isEqualTo(place);
     assertThat(plan().at("/agreed").isNull()).isTrue();
   }
@@ -250,6 +246,6 @@ class PlanTest {
     }
     Visitor.Answer plan = plan();
     assertThat(plan.at("/proposal/brews").size()).isPositive();
-    assertThat(owner.get("/api/plan?days=85").status()).isEqualTo(422);
+    assertThat(owner.get("/api/plan?days=85").status()).isEqualTo(400);
   }
 }

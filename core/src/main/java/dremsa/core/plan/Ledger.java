@@ -152,19 +152,22 @@ final class Ledger {
       if (last < 0) {
         continue;
       }
-      put(
-          at.formulas.indexOf(supply.formula()),
-          new Lot(
-              number,
-              Math.max(0, at.dayOf(supply.from())),
-              last,
-              supply.portionMl(),
-              supply.millilitres()));
-      if (supply.frozen()) {
-        frozenMl += supply.millilitres();
-      } else {
-        fridgeStart += supply.millilitres();
+      int formula = at.formulas.indexOf(supply.formula());
+      int from = Math.max(0, at.dayOf(supply.from()));
+      double frozen = supply.frozen() ? supply.millilitres() : 0;
+      if (supply.frozenTo().isPresent()) {
+        // It is bottled on its day: what its life does not need is frozen then.
+        frozen = frozen(formula, from, last, supply.portionMl(), supply.millilitres());
       }
+      int lastFrozen = supply.frozenTo().map(at::dayOf).orElse(last);
+      if (frozen > 0) {
+        put(formula, new Lot(number, from, lastFrozen, supply.portionMl(), frozen));
+      }
+      if (supply.millilitres() - frozen > EPS) {
+        put(formula, new Lot(number, from, last, 0, supply.millilitres() - frozen));
+      }
+      frozenMl += frozen;
+      fridgeStart += supply.millilitres() - frozen;
     }
   }
 
@@ -404,8 +407,9 @@ final class Ledger {
 
   private void brew(int day, int formula, double ml) {
     int number = numbers++;
-    double frozen = frozen(day, formula, ml);
     int from = day + at.lead[formula];
+    double frozen =
+        frozen(formula, Math.min(from, day + 1), day + at.life[formula], at.portion[formula], ml);
     if (ml - frozen > EPS) {
       put(formula, new Lot(number, from, day + at.life[formula], 0, ml - frozen));
     }
@@ -423,17 +427,17 @@ final class Ledger {
 
   /**
    * What the life of a brew does not need, as far as there is room; the last portion is smaller.
+   *
+   * @param from the first day on which it can be used
    */
-  private double frozen(int day, int formula, double ml) {
-    double portion = at.portion[formula];
+  private double frozen(int formula, int from, int last, double portion, double ml) {
     if (portion <= 0) {
       return 0;
     }
-    int last = day + at.life[formula];
-    double needed = at.needed(formula, day + 1, last);
+    double needed = at.needed(formula, from, last);
     for (Lot lot : lots.get(formula)) {
       if (!lot.frozen()) {
-        needed -= Math.min(lot.ml, at.needed(formula, day + 1, lot.last));
+        needed -= Math.min(lot.ml, at.needed(formula, from, lot.last));
       }
     }
     double rest = Math.min(ml - Math.max(0, needed), at.situation.freezerMl() - frozenMl);

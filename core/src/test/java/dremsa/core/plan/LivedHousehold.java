@@ -66,7 +66,7 @@ public final class LivedHousehold {
     }
 
     Supply supply() {
-      return new Supply(id, formula, ml, from, last, portion);
+      return Supply.standing(id, formula, ml, from, last, portion);
     }
   }
 

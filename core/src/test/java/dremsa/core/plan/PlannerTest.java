@@ -163,7 +163,7 @@ class PlannerTest {
   @Test
   void whatStandsIsUsedFirstAndNothingPastItsDay() {
     Brewable gel = brewable("gel", 5, 300, Optional.empty());
-    Supply old = new Supply("b1", "gel", 120, TODAY, TODAY.plusDays(3), 0);
+    Supply old = Supply.standing("b1", "gel", 120, TODAY, TODAY.plusDays(3), 0);
     Situation situation =
         situation(
             List.of(gel),

@@ -198,7 +198,7 @@ public class BrewPlans {
               supply.from(),
               supply.lastDay(),
               supply.millilitres(),
-              supply.portionMl() > 0 ? supply.millilitres() : 0,
+              supply.portionMl() > 0 && supply.frozenTo().isEmpty() ? supply.millilitres() : 0,
               thrown(plan, source),
               servings(plan, source)));
     }

@@ -45,6 +45,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Says to the model what a household's plan is made for. */
@@ -114,7 +115,13 @@ class Situations {
     List<Ahead.Head> heads = washDays.heads(id, today);
     List<Standing> standing = bottles.standing(id, now);
     List<Sheet.Coming> coming = bottles.coming(id, now);
-    List<Product> products = products(id, heads, standing, demands, agreed);
+    List<Product> products =
+        products(
+            id,
+            heads,
+            Stream.concat(standing.stream(), coming.stream().map(Sheet.Coming::bottle)).toList(),
+            demands,
+            agreed);
     List<Need> needs = new ArrayList<>(Needs.of(heads, products, today, to));
     demands.forEach(demand -> needs.add(need(demand)));
     Map<String, String> names = new HashMap<>();
@@ -123,20 +130,20 @@ class Situations {
       names.put(bottle.id(), bottle.name());
       supplies.add(supply(bottle, today));
     }
-    for (Sheet.Coming each : coming) {
-      names.put(each.bottle().id(), each.bottle().name());
-      ZonedDateTime ready = each.ready().atZone(household.zone());
-      boolean late = ready.toLocalTime().isAfter(MORNING);
-      supplies.add(supply(each.bottle(), ready.toLocalDate().plusDays(late ? 1 : 0)));
-    }
     Set<String> asked = new LinkedHashSet<>();
     needs.forEach(need -> need.accepted().forEach(each -> asked.add(each.formula())));
     agreed.forEach(each -> asked.add(each.formula()));
+    coming.forEach(each -> asked.add(each.bottle().product().formula()));
+    List<Brewable> brewables = brewables(household, now, asked, needs);
+    for (Sheet.Coming each : coming) {
+      names.put(each.bottle().id(), each.bottle().name());
+      supplies.add(coming(each, household, brewables));
+    }
     Situation situation =
         new Situation(
             today,
             days,
-            brewables(household, now, asked, needs),
+            brewables,
             needs,
             supplies,
             settings.toCore().evenings(now.atZone(household.zone()), days),
@@ -163,8 +170,28 @@ class Situations {
         !bottle.frozen()
             ? 0
             : bottle.container() == Container.CUBES ? CUBE_ML : Math.max(1, bottle.leftMl());
-    return new Supply(
+    return Supply.standing(
         bottle.id(), bottle.product().formula(), bottle.leftMl(), from, bottle.lastDay(), portion);
+  }
+
+  /** What comes off the bench can be frozen as what is brewed by the plan is. */
+  private static Supply coming(Sheet.Coming coming, Household household, List<Brewable> brewables) {
+    Standing bottle = coming.bottle();
+    ZonedDateTime ready = coming.ready().atZone(household.zone());
+    boolean late = ready.toLocalTime().isAfter(MORNING);
+    Optional<Brewable> brewable =
+        brewables.stream()
+            .filter(each -> each.formula().equals(bottle.product().formula()))
+            .findFirst();
+    Optional<Brewable.Freezing> freezing = brewable.flatMap(Brewable::freezing);
+    return new Supply(
+        bottle.id(),
+        bottle.product().formula(),
+        bottle.leftMl(),
+        ready.toLocalDate().plusDays(late ? 1 : 0),
+        bottle.lastDay(),
+        freezing.map(Brewable.Freezing::portionMl).orElse(0.0),
+        freezing.map(each -> bottle.lastDay().plusDays(each.life() - brewable.get().life())));
   }
 
   /**
