@@ -52,6 +52,12 @@ export type Weeks = Schemas['WeeksView'];
 export type OccasionLine = Schemas['OccasionLine'];
 export type Sheet = Schemas['SheetView'];
 export type WashRun = Schemas['WashRunView'];
+export type Plans = Schemas['PlansView'];
+export type BrewPlan = Schemas['PlanView'];
+export type PlannedBrew = Schemas['PlannedBrewView'];
+export type BrewForm = Schemas['BrewForm'];
+export type PlanSettings = Schemas['PlanSettings'];
+export type BrewDay = Schemas['BrewDayView'];
 export type MeasureSystem = Household['measures'];
 
 /** A request that was not carried out, with what the server said of it. */
@@ -192,6 +198,10 @@ export const keys = {
   wanted: (formula: string) => ['household', 'wanted', formula] as const,
   weeks: (days: number, from?: string) => ['household', 'weeks', days, from] as const,
   washRuns: ['household', 'wash-runs'] as const,
+  plan: ['household', 'plan'] as const,
+  planIf: (brews: unknown) => ['household', 'plan-if', brews] as const,
+  planned: (formula: string) => ['household', 'planned', formula] as const,
+  brewDay: (day: string) => ['household', 'brew-day', day] as const,
   sheet: (form: unknown) => ['household', 'sheet', form] as const,
   devices: ['devices'] as const,
   cooling: (id: string, version: number) => ['household', 'cooling', id, version] as const,

@@ -6,7 +6,7 @@ import {
 } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { components } from './generated/schema';
-import { api, ask, keys, LINE, SIGNED_OUT, type BottleEvent } from './client';
+import { api, ask, keys, LINE, SIGNED_OUT, type BottleEvent, type BrewForm } from './client';
 
 export type Question = components['schemas']['Question'];
 export type SheetForm = components['schemas']['SheetForm'];
@@ -278,6 +278,40 @@ export const useWeeks = (days: number, from?: string) =>
     queryKey: keys.weeks(days, from),
     queryFn: () => ask(api.GET('/api/weeks', { params: { query: { days, from } } })),
     placeholderData: keepPreviousData,
+  });
+
+/** The plan as agreed, as it would go now, and what would be better. */
+export const usePlan = () =>
+  useQuery({
+    queryKey: keys.plan,
+    queryFn: () => ask(api.GET('/api/plan')),
+    // What is found in the background comes by the change stream; this only makes sure of it.
+    refetchInterval: (query) =>
+      ['ASKED', 'RUNNING'].includes(query.state.data?.search?.state ?? '') ? 3_000 : false,
+  });
+
+/** How these brews would go. */
+export const usePlanIf = (brews: BrewForm[] | undefined) =>
+  useQuery({
+    queryKey: keys.planIf(brews),
+    queryFn: () => ask(api.POST('/api/plan/what-if', { body: { brews } })),
+    enabled: brews !== undefined,
+    placeholderData: keepPreviousData,
+  });
+
+/** What the plan needs of a formula next. */
+export const usePlanned = (formula: string) =>
+  useQuery({
+    queryKey: keys.planned(formula),
+    queryFn: () =>
+      ask(api.GET('/api/formulas/{id}/planned', { params: { path: { id: formula } } })),
+  });
+
+/** An evening's brews. */
+export const useBrewDay = (day: string) =>
+  useQuery({
+    queryKey: keys.brewDay(day),
+    queryFn: () => ask(api.GET('/api/plan/days/{day}', { params: { path: { day } } })),
   });
 
 /** Wash days that are under way. */

@@ -11,6 +11,7 @@ import { Shell } from './Shell';
 import {
   BenchPage,
   BottlePage,
+  BrewDayPage,
   CardPage,
   EditorPage,
   FormulaPage,
@@ -118,6 +119,7 @@ function Views() {
         <Route path="/keep/:id" element={<BottlePage />} />
         <Route path="/use" element={<WeeksPage />} />
         <Route path="/use/sheet" element={<SheetPage />} />
+        <Route path="/use/brew-day/:day" element={<BrewDayPage />} />
         <Route path="/use/people" element={<PeoplePage />} />
         <Route path="/use/people/:id" element={<PersonPage />} />
         <Route path="/use/people/:id/:part" element={<PersonPage />} />

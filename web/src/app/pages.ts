@@ -13,6 +13,7 @@ function page<K extends string>(load: () => Promise<Record<K, ComponentType>>, n
 
 export const BenchPage = page(() => import('../features/bench/BenchPage'), 'BenchPage');
 export const BottlePage = page(() => import('../features/shelf/BottlePage'), 'BottlePage');
+export const BrewDayPage = page(() => import('../features/plan/BrewDayPage'), 'BrewDayPage');
 export const CardPage = page(() => import('../features/formulas/CardPage'), 'CardPage');
 export const EditorPage = page(() => import('../features/formulas/EditorPage'), 'EditorPage');
 export const FormulaPage = page(() => import('../features/formulas/FormulaPage'), 'FormulaPage');

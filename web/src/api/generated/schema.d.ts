@@ -2363,7 +2363,7 @@ export interface components {
             /** Format: date-time */
             to: string;
             brews: components["schemas"]["DayBrew"][];
-            lines: components["schemas"]["DayLine"][];
+            lines: components["schemas"]["EveningLine"][];
             onFeet: components["schemas"]["OnFeet"][];
             /** Format: double */
             hands: number;
@@ -2701,6 +2701,15 @@ export interface components {
             subject?: string;
             words: string;
             source: string;
+        };
+        EveningLine: {
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            minutes: number;
+            /** Format: int32 */
+            brew: number;
+            words: string;
         };
         EveningView: {
             /** Format: date */
@@ -3842,6 +3851,12 @@ export interface components {
             doable: boolean;
             words: string;
         };
+        PlanWhatIf: {
+            brews?: components["schemas"]["BrewForm"][];
+            off?: string[];
+            /** Format: int32 */
+            days?: number;
+        };
         PlanWithout: {
             /** Format: date */
             day: string;
@@ -4637,6 +4652,13 @@ export interface components {
             purpose?: "LEAVE_IN" | "RINSE" | "PRE_WASH" | "STYLER" | "SCALP" | "MASK" | "CONDITIONER" | "OIL";
         };
         TakeForm: {
+            /** Format: uuid */
+            bottle: string;
+            /** Format: double */
+            millilitres?: number;
+            amount?: string;
+        };
+        TakePlanForm: {
             brews: components["schemas"]["BrewForm"][];
             /** Format: int64 */
             version: number;
@@ -4897,10 +4919,8 @@ export interface components {
             minutes: number;
         };
         WhatIf: {
-            brews?: components["schemas"]["BrewForm"][];
-            off?: string[];
-            /** Format: int32 */
-            days?: number;
+            before: components["schemas"]["VerdictJson"];
+            after: components["schemas"]["VerdictJson"];
         };
         WindowJson: {
             /** Format: double */
@@ -8671,7 +8691,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TakeForm"];
+                "application/json": components["schemas"]["TakePlanForm"];
             };
         };
         responses: {
@@ -8919,7 +8939,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["WhatIf"];
+                "application/json": components["schemas"]["PlanWhatIf"];
             };
         };
         responses: {

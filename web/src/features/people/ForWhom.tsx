@@ -1,6 +1,6 @@
-import { Chip, Input } from '@mantine/core';
+import { Button, Chip, Input } from '@mantine/core';
 import { useState } from 'react';
-import { useWanted } from '../../api/queries';
+import { usePlanned, useWanted } from '../../api/queries';
 import { useFormat } from '../../kit/format';
 import { WORDS } from '../../kit/words';
 
@@ -15,11 +15,20 @@ export function ForWhom({ formula, onAmount }: Props) {
   const wanted = useWanted(formula);
   const format = useFormat();
   const [chosen, setChosen] = useState<string[]>([]);
+  const planned = usePlanned(formula).data?.next;
   const all = (wanted.data ?? []).slice(0, 12);
-  if (all.length === 0) return null;
+  const plan = planned && (
+    <div>
+      <Button variant="outline" onClick={() => onAmount(planned.millilitres)}>
+        {planned.words}, on {format.day(planned.day)}
+      </Button>
+    </div>
+  );
+  if (all.length === 0) return plan ?? null;
   const key = (w: (typeof all)[number]) => `${w.person}/${w.day}/${w.slot}`;
   return (
     <div role="group" aria-label="For whom">
+      {plan}
       <Input.Label component="span">For whom, on which day</Input.Label>
       <Chip.Group
         multiple

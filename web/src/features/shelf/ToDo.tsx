@@ -16,6 +16,7 @@ const GO: Record<Task['kind'], string> = {
   COMPOST: 'See to it',
   USE_LEFTOVER: 'See to it',
   WASH: 'To the sheet',
+  BREW: 'Brew it',
 };
 
 /** The next things are named; what is further down the list is on the shelf anyway. */
@@ -26,6 +27,7 @@ const PATHS: Record<Task['thing'], (id: string) => string> = {
   BOTTLE: (id) => `/keep/${id}`,
   BOWL: () => '#left-over',
   HEADS: (day) => `/use/sheet?day=${day}`,
+  EVENING: (day) => `/use/brew-day/${day}`,
 };
 
 /** The first line of the home screen: what to do now, and what comes after it. */

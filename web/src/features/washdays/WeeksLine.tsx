@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { useId, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { PersonLine, Weeks } from '../../api/client';
 import type { Format } from '../../kit/format';
@@ -10,17 +10,38 @@ import { daysBetween, isOpen } from './words';
 const THICKEST = 26;
 const ROW = 40;
 
+/** A bottle, or a brew that will be one, as a band. */
+export interface LineBand {
+  id: string;
+  name: string;
+  brewing: boolean;
+  /** The plan would have it brewed. */
+  planned?: boolean;
+  from: string;
+  lastDay: string;
+  leftMl: number;
+  endMl: number;
+  frozen: boolean;
+  serves: { day: string; millilitres: number }[];
+}
+
 interface Props {
   view: Weeks;
   people: PersonLine[];
   format: Format;
+  /** Of the plan, where one is looked at; else of what stands. */
+  bands?: LineBand[];
+  /** Who goes without something, by the plan. */
+  short?: (person: string, day: string) => boolean;
+  /** What stands below the bands, as wide as they. */
+  below?: (dates: string[], wide: number) => ReactNode;
 }
 
 /**
  * The weeks on a line: heads at their occasions above, bottles as bands below, as thick as what is
  * left in them, thinning where they are used, to the torn edge of their last day.
  */
-export function WeeksLine({ view, people, format }: Props) {
+export function WeeksLine({ view, people, format, bands: planned, short, below }: Props) {
   const id = useId().replaceAll(':', '');
   const days = daysBetween(view.from, view.to) + 1;
   const wide = 58;
@@ -29,10 +50,15 @@ export function WeeksLine({ view, people, format }: Props) {
   const dates = Array.from({ length: days }, (_, i) =>
     new Date(Date.parse(`${view.from}T00:00:00Z`) + i * 86_400_000).toISOString().slice(0, 10),
   );
-  const most = Math.max(100, ...view.bands.map((b) => b.leftMl));
-  const bands = view.bands.filter((b) => b.lastDay >= view.from && b.from <= view.to);
+  const all: LineBand[] = planned ?? view.bands;
+  const most = Math.max(100, ...all.map((b) => b.leftMl));
+  const bands = all.filter((b) => b.lastDay >= view.from && b.from <= view.to);
   const without = (o: Weeks['occasions'][number]) =>
-    view.without.some((w) => w.person === o.person && w.day === o.day && w.occasion === o.occasion);
+    short
+      ? isOpen(o) && short(o.person, o.day)
+      : view.without.some(
+          (w) => w.person === o.person && w.day === o.day && w.occasion === o.occasion,
+        );
   const stack = Math.max(1, ...dates.map((d) => view.occasions.filter((o) => o.day === d).length));
   return (
     <div className="weeks-line" role="region" aria-label="The weeks on a line" tabIndex={0}>
@@ -107,6 +133,7 @@ export function WeeksLine({ view, people, format }: Props) {
           />
         ))}
       </svg>
+      {below?.(dates, wide)}
     </div>
   );
 }
@@ -120,7 +147,7 @@ function Band({
   scale,
   hatch,
 }: {
-  band: Weeks['bands'][number];
+  band: LineBand;
   view: Weeks;
   y: number;
   x: (day: string) => number;
@@ -152,9 +179,18 @@ function Band({
     <g>
       <path
         d={`${top.join('')}Z`}
-        fill={band.frozen ? `url(#${hatch})` : band.brewing ? 'var(--steam)' : 'var(--woad-pale)'}
+        fill={
+          band.frozen
+            ? `url(#${hatch})`
+            : band.planned
+              ? 'var(--paper)'
+              : band.brewing
+                ? 'var(--steam)'
+                : 'var(--woad-pale)'
+        }
         stroke="var(--ink)"
         strokeWidth="1.6"
+        strokeDasharray={band.planned ? '5 3' : undefined}
       />
       <text
         x={Math.max(from, 2) + 6}
@@ -162,7 +198,14 @@ function Band({
         className="band-name"
       >
         {band.name}
-        {band.brewing ? ', brewing' : band.frozen ? ', frozen' : ''} {Math.round(band.leftMl)} mL
+        {band.planned
+          ? ', planned'
+          : band.brewing
+            ? ', brewing'
+            : band.frozen
+              ? ', frozen'
+              : ''}{' '}
+        {Math.round(band.leftMl)} mL
       </text>
     </g>
   );

@@ -1,13 +1,26 @@
 import { Button } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { api, ask, keys, type OccasionLine, type Weeks } from '../../api/client';
-import { usePeople, useWeeks } from '../../api/queries';
+import {
+  api,
+  ask,
+  keys,
+  type BrewPlan,
+  type OccasionLine,
+  type PersonLine,
+  type Plans,
+  type Weeks,
+} from '../../api/client';
+import { usePeople, usePlan, useWeeks } from '../../api/queries';
 import { useFormat, type Format } from '../../kit/format';
 import { Loaded } from '../../kit/Loaded';
 import { done, Empty, tell } from '../../kit/states';
 import { capital, WORDS } from '../../kit/words';
+import { PlanPart } from '../plan/PlanPart';
+import { Pots } from '../plan/Pots';
+import { usePlanning } from '../plan/usePlanning';
+import { bandsOf } from '../plan/words';
 import { UseLinks } from '../people/UseLinks';
 import { WeeksLine } from './WeeksLine';
 import { addDays, isOpen } from './words';
@@ -20,6 +33,7 @@ export function WeeksPage() {
   const [from, setFrom] = useState<string>();
   const weeks = useWeeks(DAYS, from);
   const people = usePeople();
+  const plan = usePlan();
   const format = useFormat();
   return (
     <main className="page" id="main">
@@ -61,18 +75,81 @@ export function WeeksPage() {
                 </div>
               </Empty>
             ) : (
-              <>
-                <WeeksLine view={view} people={people.data?.people ?? []} format={format} />
-                <div className="two-even weeks-lists above-l">
-                  <Coming view={view} format={format} />
-                  <Short view={view} format={format} />
-                </div>
-              </>
+              <Line
+                view={view}
+                people={people.data?.people ?? []}
+                plans={from ? undefined : plan.data}
+                format={format}
+              />
             )}
           </>
         )}
       </Loaded>
     </main>
+  );
+}
+
+interface LineProps {
+  view: Weeks;
+  people: PersonLine[];
+  plans?: Plans;
+  format: Format;
+}
+
+/** The line with its plan, where it begins today; else as it stands. */
+function Line({ view, people, plans, format }: LineProps) {
+  const lists = (short: ReactNode) => (
+    <div className="two-even weeks-lists above-l">
+      <Coming view={view} format={format} />
+      {short}
+    </div>
+  );
+  if (!plans) {
+    return (
+      <>
+        <WeeksLine view={view} people={people} format={format} />
+        {lists(<Short view={view} format={format} />)}
+      </>
+    );
+  }
+  return <Planned view={view} people={people} plans={plans} format={format} lists={lists} />;
+}
+
+function Planned({
+  view,
+  people,
+  plans,
+  format,
+  lists,
+}: LineProps & { plans: Plans; lists: (short: ReactNode) => ReactNode }) {
+  const planning = usePlanning(plans);
+  const { shown } = planning;
+  return (
+    <>
+      <WeeksLine
+        view={view}
+        people={people}
+        format={format}
+        bands={bandsOf(shown)}
+        short={(person, day) => shown.without.some((w) => w.person === person && w.day === day)}
+        below={(dates, wide) => (
+          <Pots
+            plan={shown}
+            evenings={plans.evenings}
+            dates={dates}
+            wide={wide}
+            format={format}
+            onMove={(brew, day) => planning.change(brew, { day })}
+          />
+        )}
+      />
+      {lists(
+        <div>
+          <PlanPart plans={plans} planning={planning} format={format} />
+          <Short view={view} plan={shown} format={format} />
+        </div>,
+      )}
+    </>
   );
 }
 
@@ -240,24 +317,40 @@ function Coming({ view, format }: { view: Weeks; format: Format }) {
 }
 
 /** Who goes without, and what is to be thawed. */
-function Short({ view, format }: { view: Weeks; format: Format }) {
+function Short({ view, plan, format }: { view: Weeks; plan?: BrewPlan; format: Format }) {
+  const short = plan
+    ? plan.without.map((w) => ({
+        day: w.day,
+        who: w.words,
+        missing: w.millilitres - w.there,
+        words: w.there > 0 ? `Only ${Math.round(w.there)} mL would be there.` : '',
+      }))
+    : view.without.map((w) => ({
+        day: w.day,
+        who: `${w.name}: ${WORDS.slotKinds[w.slot]}`,
+        missing: w.missingMl,
+        words: w.words,
+      }));
   return (
-    <section aria-labelledby="short">
+    <section aria-labelledby="short" className={plan && 'above-l'}>
       <h2 id="short">What will be short</h2>
-      {view.without.length === 0 && (
-        <p className="soft">Nothing: every wash day has its bottles.</p>
+      {short.length === 0 && (
+        <p className="soft">
+          {plan
+            ? 'Nothing: with this plan every use has its bottle.'
+            : 'Nothing: every wash day has its bottles.'}
+        </p>
       )}
       <ul className="lines">
-        {view.without.map((w, i) => (
+        {short.map((w, i) => (
           <li key={i}>
             <p>
               <b>
-                {format.day(w.day)}, {w.name}
+                {format.day(w.day)}, {w.who}
               </b>
-              : {WORDS.slotKinds[w.slot]}
-              {w.missingMl > 0 && <>, {Math.round(w.missingMl)} mL</>}
+              {w.missing > 0 && <>, {Math.round(w.missing)} mL</>}
             </p>
-            <p className="soft small">{w.words}</p>
+            {w.words && <p className="soft small">{w.words}</p>}
           </li>
         ))}
       </ul>

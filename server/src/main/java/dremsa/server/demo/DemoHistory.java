@@ -8,10 +8,12 @@ import dremsa.core.keep.DiscardReason;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.kitchen.Place;
 import dremsa.core.measure.MeasureSystem;
+import dremsa.server.accounts.Households;
 import dremsa.server.bench.BatchBottled.Filled;
 import dremsa.server.bench.Bench;
 import dremsa.server.bench.Runs;
 import dremsa.server.kitchens.Kitchens;
+import dremsa.server.plan.BrewPlans;
 import dremsa.server.predictions.Plan;
 import dremsa.server.predictions.When;
 import dremsa.server.shelf.BottleTaps;
@@ -59,6 +61,8 @@ class DemoHistory {
   private final Kitchens kitchens;
   private final DemoCupboard cupboard;
   private final DemoPeople people;
+  private final BrewPlans plans;
+  private final Households households;
   private final EntityManager entities;
 
   DemoHistory(
@@ -69,7 +73,11 @@ class DemoHistory {
       Kitchens kitchens,
       DemoCupboard cupboard,
       DemoPeople people,
+      BrewPlans plans,
+      Households households,
       EntityManager entities) {
+    this.plans = plans;
+    this.households = households;
     this.entities = entities;
     this.people = people;
     this.bench = bench;
@@ -121,6 +129,9 @@ class DemoHistory {
     thisWeek(household, heads, now);
     brewing(household, now);
     people.tell(household, heads, now);
+    entities.flush();
+    entities.clear();
+    plans.takeProposal(households.of(household), now);
   }
 
   /** What stands on the shelf when the demo opens, told one by one. */

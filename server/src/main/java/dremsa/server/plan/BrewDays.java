@@ -58,7 +58,7 @@ class BrewDays implements PlannedMaterials {
   private record Meant(String formulaId, TargetJson target) implements Plan {}
 
   /** Something that hands do. */
-  record DayLine(Instant at, double minutes, int brew, String words) {}
+  record EveningLine(Instant at, double minutes, int brew, String words) {}
 
   /** A stretch of a brew. */
   record DaySpan(Instant from, Instant to, boolean hands, boolean onHob, String words) {}
@@ -92,7 +92,7 @@ class BrewDays implements PlannedMaterials {
       Instant from,
       Instant to,
       List<DayBrew> brews,
-      List<DayLine> lines,
+      List<EveningLine> lines,
       List<OnFeet> onFeet,
       double hands,
       Instant end,
@@ -224,7 +224,8 @@ class BrewDays implements PlannedMaterials {
         worked.lines().stream()
             .map(
                 line ->
-                    new DayLine(at(from, line.minute()), line.minutes(), line.run(), line.words()))
+                    new EveningLine(
+                        at(from, line.minute()), line.minutes(), line.run(), line.words()))
             .toList(),
         table.stretches().stream()
             .map(stretch -> new OnFeet(at(from, stretch.from()), at(from, stretch.to())))

@@ -266,6 +266,17 @@ public class BrewPlans {
     plans.saveAndFlush(row);
   }
 
+  /** Agrees on what is proposed for the usual weeks. */
+  @Transactional
+  public void takeProposal(Household household, Instant now) {
+    Situation situation = situation(household, now, USUAL_DAYS, List.of()).situation();
+    List<BrewForm> forms =
+        rounded(situation, Planner.first(situation)).stream()
+            .map(each -> new BrewForm(each.day(), each.formula(), each.millilitres(), false))
+            .toList();
+    take(household.id(), forms, version(household.id()), now);
+  }
+
   /** What is wrong with brews is told at its place. */
   void check(UUID household, List<BrewForm> forms, LocalDate today) {
     Set<String> seen = new HashSet<>();

@@ -18,10 +18,10 @@ import dremsa.server.plan.PlanJson.EveningView;
 import dremsa.server.plan.PlanJson.FormulaChoice;
 import dremsa.server.plan.PlanJson.NextBrew;
 import dremsa.server.plan.PlanJson.PlanView;
+import dremsa.server.plan.PlanJson.PlanWhatIf;
 import dremsa.server.plan.PlanJson.PlansView;
 import dremsa.server.plan.PlanJson.SettingsForm;
-import dremsa.server.plan.PlanJson.TakeForm;
-import dremsa.server.plan.PlanJson.WhatIf;
+import dremsa.server.plan.PlanJson.TakePlanForm;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import java.time.Instant;
@@ -138,7 +138,7 @@ class PlanController {
   @WithoutTurn
   @PostMapping("/api/plan/what-if")
   @Transactional(readOnly = true)
-  PlanView whatIf(@AuthenticationPrincipal Member member, @Valid @RequestBody WhatIf form) {
+  PlanView whatIf(@AuthenticationPrincipal Member member, @Valid @RequestBody PlanWhatIf form) {
     int days = form.days() == null ? BrewPlans.USUAL_DAYS : form.days();
     check(days);
     Household household = households.of(member.household());
@@ -159,7 +159,7 @@ class PlanController {
   @Operation(summary = "Agrees on these brews and no others")
   @PutMapping("/api/plan")
   @Transactional
-  PlansView take(@AuthenticationPrincipal Member member, @Valid @RequestBody TakeForm form) {
+  PlansView take(@AuthenticationPrincipal Member member, @Valid @RequestBody TakePlanForm form) {
     plans.take(member.household(), form.brews(), form.version(), now(member));
     return plan(member, BrewPlans.USUAL_DAYS);
   }

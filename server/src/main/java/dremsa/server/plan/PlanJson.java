@@ -95,13 +95,13 @@ final class PlanJson {
    * @param brews exactly these; planned anew where left out
    * @param off more days off
    */
-  record WhatIf(
+  record PlanWhatIf(
       @Size(max = MOST_BREWS, message = "At most 120 brews.") @Nullable List<@Valid BrewForm> brews,
       @Size(max = 100, message = "At most 100 days off.") @Nullable List<LocalDate> off,
       @Nullable Integer days) {}
 
   /** What is agreed on. */
-  record TakeForm(
+  record TakePlanForm(
       @NotNull(message = "Say what is brewed.")
           @Size(max = MOST_BREWS, message = "At most 120 brews.")
           List<@Valid BrewForm> brews,
