@@ -19,6 +19,7 @@ final class Bound {
   private final PlanWeights weights;
   private final int[] kept;
   private final int[][] open;
+  private final int[][] openAtLeast;
   private final List<int[]> starts = new ArrayList<>();
   private double bound;
   private double always;
@@ -26,8 +27,10 @@ final class Bound {
   /**
    * @param kept brews that stay, as covers
    * @param open needs of each formula that nothing serves yet
+   * @param openAtLeast the same, where every dose is as small as it may be
    */
-  Bound(Compiled at, int[] kept, int[][] open) {
+  Bound(Compiled at, int[] kept, int[][] open, int[][] openAtLeast) {
+    this.openAtLeast = openAtLeast;
     this.at = at;
     this.weights = at.situation.weights();
     this.kept = kept;
@@ -79,7 +82,7 @@ final class Bound {
   private double always() {
     double sum = 0;
     for (int p = 0; p < at.brewables; p++) {
-      for (int k : open[p]) {
+      for (int k : openAtLeast[p]) {
         double ml = at.dose[k] * Need.LEAST;
         sum += ml * at.cost[p] * weights.money();
         sum += at.frozenLife[p] > 0 ? Math.min(weights.thaw(), ml * at.lead[p] * weights.age()) : 0;
@@ -119,7 +122,7 @@ final class Bound {
               ? at.hands[p] + (laidOut(day) ? 0 : share[day])
               : Double.POSITIVE_INFINITY;
     }
-    int[] needs = open[p];
+    int[] needs = least ? openAtLeast[p] : open[p];
     int[] days = Arrays.stream(needs).map(k -> at.needDay[k]).toArray();
     double part = least ? Need.LEAST : 1;
     double[] amounts = Arrays.stream(needs).mapToDouble(k -> at.dose[k] * part).toArray();

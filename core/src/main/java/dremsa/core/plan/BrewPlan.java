@@ -110,20 +110,37 @@ public record BrewPlan(
   /** The score in words: {@code "3 sessions, 2 h 10 min of hands, 40 mL thrown away (1.5 %)"}. */
   public String words(PlanWeights weights) {
     int sessions = sessions();
+    String stands = ofWhatStands();
     if (sessions == 0) {
-      return without.isEmpty() ? "Nothing need be brewed." : "Nothing is brewed. " + served();
+      return without.isEmpty()
+          ? "Nothing need be brewed. " + stands
+          : "Nothing is brewed. " + served() + stands;
     }
-    long minutes = Math.round(hands(weights));
-    String hands =
-        minutes < 60
-            ? Said.of("%d min of hands", minutes)
-            : Said.of("%d h %d min of hands", minutes / 60, minutes % 60);
+    double brewed =
+        thrown.stream()
+            .filter(each -> each.source().brew().isPresent())
+            .mapToDouble(Thrown::millilitres)
+            .sum();
     return Said.of("%d %s, ", sessions, sessions == 1 ? "session" : "sessions")
-        + hands
-        + ", "
-        + (thrownMl() < 1 ? "nothing thrown away" : Said.of("%.0f mL thrown away", thrownMl()))
+        + Said.duration(hands(weights))
+        + " of hands, "
+        + (brewed < 1
+            ? "nothing of it thrown away"
+            : Said.of("%.0f mL of it thrown away (%.1f %%)", brewed, 100 * brewed / brewedMl()))
         + ". "
-        + served();
+        + served()
+        + stands;
+  }
+
+  private String ofWhatStands() {
+    double standing =
+        thrown.stream()
+            .filter(each -> each.source().supply().isPresent())
+            .mapToDouble(Thrown::millilitres)
+            .sum();
+    return standing < 1
+        ? ""
+        : Said.of(" Of what stands already %.0f mL goes off unused.", standing);
   }
 
   private String served() {

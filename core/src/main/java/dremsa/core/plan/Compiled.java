@@ -42,6 +42,9 @@ final class Compiled {
   /** The formula a need is reckoned with. */
   final int[] primary;
 
+  /** Whether the primaries were chosen by what stands; before that they are only a guess. */
+  boolean reckoned;
+
   /** Needs by their formula, ascending. */
   int[][] needsOf = new int[0][];
 
@@ -135,6 +138,7 @@ final class Compiled {
   /** Reckons with other formulas for the needs. */
   void primaries(int[] chosen) {
     System.arraycopy(chosen, 0, primary, 0, chosen.length);
+    reckoned = true;
     index();
   }
 

@@ -62,6 +62,10 @@ final class Ledger {
   private final Compiled at;
   private final PlanWeights weights;
   private final int[] covers;
+
+  /** Every dose is this share of the usual; 0 where doses give way as they must. */
+  private final double share;
+
   private final @Nullable Told told;
   private final List<List<Lot>> lots = new ArrayList<>();
   private final int[][] nextReady;
@@ -73,7 +77,8 @@ final class Ledger {
   private long medium;
   private double soft;
 
-  private Ledger(Compiled at, int[] covers, @Nullable Told told) {
+  private Ledger(Compiled at, int[] covers, double share, @Nullable Told told) {
+    this.share = share;
     this.at = at;
     this.weights = at.situation.weights();
     this.covers = covers;
@@ -89,12 +94,21 @@ final class Ledger {
    *     covers; 0 where none is brewed
    */
   static PlanScore score(Compiled at, int[] covers) {
-    return new Ledger(at, covers, null).live();
+    return new Ledger(at, covers, 0, null).live();
   }
 
   /** Lives the days through and tells of them. */
   static PlanScore tell(Compiled at, int[] covers, Told told) {
-    return new Ledger(at, covers, told).live();
+    return new Ledger(at, covers, 0, told).live();
+  }
+
+  /**
+   * As {@link #tell}, where no dose gives way: who goes without then is to be brewed for.
+   *
+   * @param share of the usual that every dose is
+   */
+  static void tellRigidly(Compiled at, int[] covers, double share, Told told) {
+    new Ledger(at, covers, share, told).live();
   }
 
   private int[][] nextReady() {
@@ -203,11 +217,10 @@ final class Ledger {
       if (there + EPS < need.least() || at.liking[k][c] > bestLiking) {
         continue;
       }
-      int last = goesOff(formula, day);
-      boolean better =
-          at.liking[k][c] < bestLiking
-              || last < soonest
-              || last == soonest && formula == at.primary[k];
+      // What a need is reckoned with goes first; where nothing was reckoned yet, what goes off
+      // first.
+      int last = formula == at.primary[k] && at.reckoned ? -1 : goesOff(formula, day);
+      boolean better = at.liking[k][c] < bestLiking || last < soonest;
       if (better) {
         best = formula;
         bestLiking = at.liking[k][c];
@@ -222,7 +235,10 @@ final class Ledger {
       return;
     }
     medium += PlanWeights.LIKED_LESS * bestLiking;
-    double ratio = need.elastic() && best == at.primary[k] ? ratio(best, day) : 1;
+    double ratio = 1;
+    if (need.elastic() && best == at.primary[k]) {
+      ratio = share > 0 ? share : ratio(best, day);
+    }
     take(k, best, day, at.dose[k] * ratio);
     servedToday[best] += at.primary[k] == best ? at.dose[k] : 0;
   }
@@ -370,21 +386,11 @@ final class Ledger {
       if (on <= day || on > longest) {
         continue;
       }
-      double wanted = at.dose[k];
-      for (int i = 0; i < left.length && wanted > EPS; i++) {
-        Lot lot = standing.get(i);
-        if (lot.from <= on && lot.last >= on) {
-          double some = Math.min(left[i], wanted);
-          left[i] -= some;
-          wanted -= some;
-        }
-      }
-      boolean covered = wanted <= at.dose[k] * (1 - Need.LEAST) + EPS;
-      if (covered || on < ready) {
+      if (covered(standing, left, on, at.dose[k], at.needs.get(k).least()) || on < ready) {
         continue;
       }
       soft += tight(formula, day, on) ? weights.tight() : 0;
-      sum += wanted;
+      sum += at.dose[k];
       if (++count == cover) {
         break;
       }
@@ -393,6 +399,29 @@ final class Ledger {
       return 0;
     }
     return Math.min(at.most[formula], Math.max(at.least[formula], sum * (1 + weights.margin())));
+  }
+
+  /** Takes a dose from what stands, if there is enough of it. */
+  private static boolean covered(
+      List<Lot> standing, double[] left, int on, double dose, double least) {
+    double there = 0;
+    for (int i = 0; i < left.length; i++) {
+      Lot lot = standing.get(i);
+      there += lot.from <= on && lot.last >= on ? left[i] : 0;
+    }
+    if (there + EPS < least) {
+      return false;
+    }
+    double wanted = dose;
+    for (int i = 0; i < left.length && wanted > EPS; i++) {
+      Lot lot = standing.get(i);
+      if (lot.from <= on && lot.last >= on) {
+        double some = Math.min(left[i], wanted);
+        left[i] -= some;
+        wanted -= some;
+      }
+    }
+    return true;
   }
 
   /** Whether no later evening would do for a need: if this one falls out, somebody goes without. */
@@ -441,7 +470,7 @@ final class Ledger {
       }
     }
     double rest = Math.min(ml - Math.max(0, needed), at.situation.freezerMl() - frozenMl);
-    return rest < LEAST_FROZEN ? 0 : rest;
+    return rest < Math.max(LEAST_FROZEN, portion / 2) ? 0 : rest;
   }
 
   private void throwAway(int day) {

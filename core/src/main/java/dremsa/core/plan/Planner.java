@@ -13,6 +13,9 @@ public final class Planner {
   /** So many ways are tried for the first answer at most. */
   private static final int QUICK = 1500;
 
+  /** What is brewed besides may leave others short: so often it is looked at again. */
+  private static final int MORE_ROUNDS = 5;
+
   private final Situation situation;
   private final Compiled at;
   private long bound;
@@ -65,21 +68,28 @@ public final class Planner {
 
   private void begin() {
     int[] pinned = best;
-    Bound fresh = new Bound(at, pinned, open(pinned));
+    Bound fresh = bound(pinned);
     bound = fresh.bound();
     fresh.starts().forEach(this::tryOut);
     if (!situation.agreed().isEmpty()) {
       int[] agreed = agreed();
       tryOut(agreed);
-      new Bound(at, agreed, open(agreed)).starts().forEach(this::tryOut);
+      bound(agreed).starts().forEach(this::tryOut);
     }
     polish(QUICK / 2);
-    if (bestScore.medium() > 0) {
+    for (int round = 0; round < MORE_ROUNDS && bestScore.medium() > 0; round++) {
       // Where somebody still goes without, more is brewed beside what is planned.
-      int[] planned = best.clone();
-      new Bound(at, planned, open(planned)).starts().forEach(this::tryOut);
+      PlanScore before = bestScore;
+      bound(best.clone()).starts().forEach(this::tryOut);
+      if (bestScore.compareTo(before) == 0) {
+        break;
+      }
     }
     polish(QUICK / 2);
+  }
+
+  private Bound bound(int[] kept) {
+    return new Bound(at, kept, open(kept, 1), open(kept, Need.LEAST));
   }
 
   private int[] agreed() {
@@ -113,11 +123,12 @@ public final class Planner {
   }
 
   /** Needs of each formula that some brews and what stands leave open. */
-  private int[][] open(int[] covers) {
+  private int[][] open(int[] covers, double share) {
     List<Integer> open = new ArrayList<>();
-    Ledger.tell(
+    Ledger.tellRigidly(
         at,
         covers,
+        share,
         new Ledger.Told() {
           @Override
           public void without(int need, double there) {

@@ -133,7 +133,7 @@ class PlannerTest {
     assertThat(plan.brews()).hasSize(2);
     assertThat(plan.sessions()).isEqualTo(1);
     assertThat(plan.words(PlanWeights.USUAL))
-        .isEqualTo("1 session, 1 h 0 min of hands, nothing thrown away. Every use is served.");
+        .isEqualTo("1 session, 60 min of hands, nothing of it thrown away. Every use is served.");
     assertThat(Because.of(situation, plan, 0))
         .anyMatch(because -> because instanceof Because.Shares)
         .anyMatch(because -> because instanceof Because.Feeds)
