@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, ask, keys, type BrewDay } from '../../api/client';
+import { api, ask, keys, type BrewDay, type PlannedBrew } from '../../api/client';
 import { useBrewDay, usePlan } from '../../api/queries';
 
 import { figure, useFormat, type Format } from '../../kit/format';
@@ -22,13 +22,28 @@ export function BrewDayPage() {
     <main className="page" id="main">
       <UseLinks />
       <Loaded of={evening}>
-        {(view) => <Evening view={view} today={plan.data?.today} format={format} />}
+        {(view) => (
+          <Evening
+            view={view}
+            today={plan.data?.today}
+            frozen={plan.data?.agreed?.brews.filter((b) => b.day === day && b.frozenMl > 0) ?? []}
+            format={format}
+          />
+        )}
       </Loaded>
     </main>
   );
 }
 
-function Evening({ view, today, format }: { view: BrewDay; today?: string; format: Format }) {
+interface Props {
+  view: BrewDay;
+  today?: string;
+  /** Brews of which something goes into the freezer. */
+  frozen: PlannedBrew[];
+  format: Format;
+}
+
+function Evening({ view, today, frozen, format }: Props) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const begin = useMutation({
@@ -73,6 +88,12 @@ function Evening({ view, today, format }: { view: BrewDay; today?: string; forma
           {t}
         </p>
       ))}
+      {frozen.map((b) => (
+        <p key={b.formula}>
+          When it is bottled, {Math.round(b.frozenMl)} mL of {b.name} goes into the freezer, in
+          portions.
+        </p>
+      ))}
       <DayLanes view={view} time={time} />
       <div className="two-even above-l">
         <section aria-labelledby="in-order">
@@ -99,7 +120,7 @@ function Evening({ view, today, format }: { view: BrewDay; today?: string; forma
                   {p.name}
                   {several && <span className="soft small"> for {p.brews.join(', ')}</span>}
                 </span>
-                <b>{figure(p.grams)} g</b>
+                <b className="nowrap">{figure(p.grams)} g</b>
               </li>
             ))}
           </ul>

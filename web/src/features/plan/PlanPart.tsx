@@ -64,6 +64,14 @@ export function PlanPart({ plans, planning, format }: Props) {
           </Button>
         </p>
       )}
+      {shown.bands
+        .filter((b) => b.id?.startsWith('brew:') && b.frozenMl > 0)
+        .map((b) => (
+          <p key={b.id}>
+            On the bench: when the {b.name} is bottled, {Math.round(b.frozenMl)} mL of it goes into
+            the freezer, in portions.
+          </p>
+        ))}
       <ul className="lines">
         {days.map((day) => (
           <li key={day} className="stack tight">

@@ -35,11 +35,21 @@ export function PlannedLine({ brew, plans, format, onChange, onRemove }: Props) 
           Otherwise
         </Button>
       </p>
-      <ul className="why">
-        {brew.why.map((w) => (
-          <li key={w}>{w}</li>
-        ))}
-      </ul>
+      {brew.why.slice(0, 1).map((w) => (
+        <p key={w} className="soft small">
+          {w}
+        </p>
+      ))}
+      {brew.why.length > 1 && (
+        <details className="why">
+          <summary>Why so</summary>
+          <ul>
+            {brew.why.slice(1).map((w) => (
+              <li key={w}>{w}</li>
+            ))}
+          </ul>
+        </details>
+      )}
       {open && (
         <div className="row end sheet">
           <label className="day-field">

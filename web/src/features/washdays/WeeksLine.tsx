@@ -7,8 +7,8 @@ import { Patterns } from '../../signature/Patterns';
 import { daysBetween, isOpen } from './words';
 
 /** A band is so thick at most, px, and so thick for a mL. */
-const THICKEST = 26;
-const ROW = 40;
+const THICKEST = 24;
+const ROW = 46;
 
 /** A bottle, or a brew that will be one, as a band. */
 export interface LineBand {

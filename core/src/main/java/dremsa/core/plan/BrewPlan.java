@@ -3,6 +3,7 @@ package dremsa.core.plan;
 import dremsa.core.measure.Said;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -14,6 +15,7 @@ import java.util.OptionalInt;
  * @param servings what each need takes from which bottle or brew
  * @param without who goes without
  * @param thrown what is past its day before it is used up
+ * @param frozen of what still comes off the bench, by its id, what goes into the freezer then, mL
  * @param score all of it weighed up
  * @param gap by how much it might be better at most, share; empty where no bound is known
  */
@@ -22,6 +24,7 @@ public record BrewPlan(
     List<Serving> servings,
     List<Without> without,
     List<Thrown> thrown,
+    Map<String, Double> frozen,
     PlanScore score,
     OptionalDouble gap) {
 
@@ -82,6 +85,7 @@ public record BrewPlan(
     servings = List.copyOf(servings);
     without = List.copyOf(without);
     thrown = List.copyOf(thrown);
+    frozen = Map.copyOf(frozen);
   }
 
   /** All brews as something agreed on. */

@@ -25,6 +25,9 @@ final class Ledger {
 
   /** Listens while the days pass. */
   interface Told {
+    /** What is still to be bottled is parted then. */
+    default void parted(int lot, double frozen) {}
+
     default void brewed(int day, int formula, double ml, double frozen, int lot) {}
 
     default void served(int need, int lot, double ml, boolean thawed) {}
@@ -172,6 +175,9 @@ final class Ledger {
       if (supply.frozenTo().isPresent()) {
         // It is bottled on its day: what its life does not need is frozen then.
         frozen = frozen(formula, from, last, supply.portionMl(), supply.millilitres());
+        if (told != null && frozen > 0) {
+          told.parted(number, frozen);
+        }
       }
       int lastFrozen = supply.frozenTo().map(at::dayOf).orElse(last);
       if (frozen > 0) {

@@ -16,9 +16,15 @@ final class Teller implements Ledger.Told {
   private final List<BrewPlan.Serving> servings = new ArrayList<>();
   private final List<BrewPlan.Without> without = new ArrayList<>();
   private final List<BrewPlan.Thrown> thrown = new ArrayList<>();
+  private final Map<String, Double> frozen = new HashMap<>();
 
   Teller(Compiled at) {
     this.at = at;
+  }
+
+  @Override
+  public void parted(int lot, double ml) {
+    frozen.put(at.situation.supplies().get(lot).id(), ml);
   }
 
   @Override
@@ -66,6 +72,6 @@ final class Teller implements Ledger.Told {
   }
 
   BrewPlan plan(PlanScore score, OptionalDouble gap) {
-    return new BrewPlan(brews, servings, without, thrown, score, gap);
+    return new BrewPlan(brews, servings, without, thrown, frozen, score, gap);
   }
 }

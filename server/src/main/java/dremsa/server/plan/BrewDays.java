@@ -1,5 +1,6 @@
 package dremsa.server.plan;
 
+import dremsa.core.brew.Holding;
 import dremsa.core.formula.Ingredient;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.measure.Said;
@@ -23,10 +24,12 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -128,11 +131,15 @@ class BrewDays implements PlannedMaterials {
     Instant to = day.atTime(span.to()).atZone(household.zone()).toInstant();
     Kitchen kitchen = kitchens.of(id);
     List<BrewDay.Run> runs = new ArrayList<>();
+    Set<String> taken = new HashSet<>();
     Map<String, Pick> picks = new LinkedHashMap<>();
     for (PlannedBrewRow row : rows) {
-      Planner.Planned planned =
-          planner.solve(
-              id, new Meant(row.formula(), TargetJson.volume(row.millilitres())), kitchen, now);
+      Planner.Planned planned = solved(id, row, kitchen, taken, now);
+      Holding.of(
+              planned.reached().brew(), planned.reached().prediction(), planned.reached().vessels())
+          .stream()
+          .filter(held -> held.kind() == Holding.Kind.VESSEL)
+          .forEach(held -> taken.add(held.id()));
       runs.add(
           new BrewDay.Run(
               row.formula(),
@@ -152,6 +159,17 @@ class BrewDays implements PlannedMaterials {
             runs,
             bed > 0 ? List.of(new Workroom.Quiet(bed, minutes(from, morning))) : List.of());
     return new Made(view(day, from, to, rows, runs, worked, picks), rows);
+  }
+
+  /** In pots that no other brew of the evening takes, where there are enough of them. */
+  private Planner.Planned solved(
+      UUID household, PlannedBrewRow row, Kitchen kitchen, Set<String> taken, Instant now) {
+    Meant meant = new Meant(row.formula(), TargetJson.volume(row.millilitres()));
+    try {
+      return planner.solve(household, meant, Holding.free(kitchen, taken), now);
+    } catch (Problem e) {
+      return planner.solve(household, meant, kitchen, now);
+    }
   }
 
   private static double minutes(Instant from, Instant to) {

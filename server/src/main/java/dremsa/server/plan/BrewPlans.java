@@ -198,7 +198,9 @@ public class BrewPlans {
               supply.from(),
               supply.lastDay(),
               supply.millilitres(),
-              supply.portionMl() > 0 && supply.frozenTo().isEmpty() ? supply.millilitres() : 0,
+              supply.portionMl() > 0 && supply.frozenTo().isEmpty()
+                  ? supply.millilitres()
+                  : plan.frozen().getOrDefault(supply.id(), 0.0),
               thrown(plan, source),
               servings(plan, source)));
     }
