@@ -119,7 +119,7 @@ function Views() {
         <Route path="/keep/:id" element={<BottlePage />} />
         <Route path="/use" element={<WeeksPage />} />
         <Route path="/use/sheet" element={<SheetPage />} />
-        <Route path="/use/brew-day/:day" element={<BrewDayPage />} />
+        <Route path="/use/brew-day/:id" element={<BrewDayPage />} />
         <Route path="/use/people" element={<PeoplePage />} />
         <Route path="/use/people/:id" element={<PersonPage />} />
         <Route path="/use/people/:id/:part" element={<PersonPage />} />

@@ -12,6 +12,7 @@ import { TakeInPage } from '../features/formulas/TakeInPage';
 import { HandbookPage } from '../features/handbook/HandbookPage';
 import { KitchenPage } from '../features/kitchens/KitchenPage';
 import { MaterialsPage } from '../features/materials/MaterialsPage';
+import { BrewDayPage } from '../features/plan/BrewDayPage';
 import { PeoplePage } from '../features/people/PeoplePage';
 import { PersonPage } from '../features/people/PersonPage';
 import { MeasurePage } from '../features/predictions/MeasurePage';
@@ -158,6 +159,19 @@ const PAGES: Page[] = [
     node: <KitchenPage />,
     needs: 'GET /api/kitchen',
     full: /Pots, bowls and jars/,
+  },
+  {
+    name: 'the weeks of a household that plans nothing',
+    node: <WeeksPage />,
+    needs: 'GET /api/weeks?days=21',
+    full: /Nothing is due in these weeks|What will be short/,
+    has: { 'GET /api/plan': new Refused(503, 'Busy.') },
+  },
+  {
+    name: 'an evening of brews',
+    node: <BrewDayPage />,
+    needs: 'GET /api/plan/days/7',
+    full: /To fetch/,
   },
   {
     name: 'the weeks',

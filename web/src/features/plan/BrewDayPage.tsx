@@ -14,7 +14,7 @@ import './plan.css';
 
 /** The evening itself: what is done when, what is to be fetched, and the runs laid out. */
 export function BrewDayPage() {
-  const { day = '' } = useParams();
+  const { id: day = '' } = useParams();
   const evening = useBrewDay(day);
   const plan = usePlan();
   const format = useFormat();
@@ -120,7 +120,7 @@ function Evening({ view, today, frozen, format }: Props) {
                   {p.name}
                   {several && <span className="soft small"> for {p.brews.join(', ')}</span>}
                 </span>
-                <b className="nowrap">{figure(p.grams)} g</b>
+                <b>{figure(p.grams)}&nbsp;g</b>
               </li>
             ))}
           </ul>

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { expect, test } from 'vitest';
 import type { OccasionLine, Weeks } from '../../api/client';
 import recorded from '../../test/answers.json';
-import { inKitchen, type Sent } from '../../test/kitchen';
+import { inKitchen, Refused, type Sent } from '../../test/kitchen';
 import { SheetPage } from './SheetPage';
 import { WeeksPage } from './WeeksPage';
 
@@ -33,7 +33,13 @@ const weeks = (...occasions: OccasionLine[]): Weeks => ({
 });
 
 const shown = (view: Weeks, more = {}) =>
-  inKitchen(<WeeksPage />, { ...recorded, 'GET /api/weeks?days=21': view, ...more });
+  inKitchen(<WeeksPage />, {
+    ...recorded,
+    'GET /api/weeks?days=21': view,
+    // What is planned is a test of its own.
+    'GET /api/plan': new Refused(503, 'Busy.'),
+    ...more,
+  });
 
 test('what is due first stands above, and what is missing beside it', async () => {
   shown(WEEKS);
