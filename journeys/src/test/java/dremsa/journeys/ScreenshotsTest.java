@@ -56,18 +56,14 @@ class ScreenshotsTest {
       laptop.go("/tray");
       laptop.see("To come");
       laptop.picture(folder.resolve("tray.png"));
-      laptop.go("/keep/labels");
-      laptop.see("All without a label");
-      laptop.script("document.querySelectorAll('.to-label button')[1].click()");
-      laptop.see("As it will print");
-      laptop.until(
-          () ->
-              Boolean.TRUE.equals(
-                  laptop.script("return document.querySelector('.label-seen img').complete")));
-      laptop.picture(folder.resolve("labels.png"));
       laptop.tap("Use");
       laptop.see("What will be short");
+      laptop.see("The plan");
+      laptop.script("document.querySelector('.pots').scrollIntoView({block: 'center'})");
       laptop.picture(folder.resolve("weeks.png"));
+      laptop.tap("The evening");
+      laptop.see("In this order");
+      laptop.picture(folder.resolve("evening.png"));
       laptop.tap("People");
       laptop.see("Whose hair");
       laptop.picture(folder.resolve("people.png"));

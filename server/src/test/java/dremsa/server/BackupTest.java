@@ -93,6 +93,8 @@ class BackupTest {
             // Browsers that subscribed at this server, and calls on their way to them.
             "push_subscription",
             "push_delivery",
+            // A search for a better plan, asked for anew where it is wanted.
+            "plan_search",
             // Planned anew from what is read in.
             "reminder");
     java.util.List<String> tables =

@@ -71,6 +71,7 @@ final class Parcel {
             "amount",
             Map.of("value", 50, "unit", "g")));
     washed(owner, spray);
+    planned(owner);
     Visitor.Answer own =
         owner.post("/api/formulas", Map.of("copyOf", "fennel-seed-rinse", "name", "Mine"));
     assertThat(own.status()).isEqualTo(201);
@@ -94,6 +95,23 @@ final class Parcel {
     Visitor.File file = owner.file("/api/backup.zip");
     assertThat(file.status()).isEqualTo(200);
     return file.bytes();
+  }
+
+  /** A plan was taken, with a jar for a friend in it. */
+  private static void planned(Visitor owner) {
+    String today = owner.get("/api/people").text("/today");
+    String by = java.time.LocalDate.parse(today).plusDays(6).toString();
+    Visitor.Answer plan =
+        owner.post(
+            "/api/plan/demands",
+            Map.of(
+                "formula", "linseed-gel", "millilitres", 250, "by", by, "words", "For a friend"));
+    Map<String, Object> brew =
+        Map.of("day", by, "formula", "linseed-gel", "millilitres", 250, "pinned", true);
+    Visitor.Answer taken =
+        owner.put(
+            "/api/plan", Map.of("brews", List.of(brew), "version", plan.at("/version").asLong()));
+    assertThat(taken.status()).as(taken.body().toString()).isEqualTo(200);
   }
 
   /** Somebody of whom everything is told, with a wash day done and one under way. */
