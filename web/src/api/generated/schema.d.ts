@@ -2248,7 +2248,7 @@ export interface components {
             /** Format: int64 */
             version: number;
             /** @enum {string} */
-            what: "LEFT_OUT" | "MOVE" | "OPEN" | "FREEZE_PORTIONS" | "POUR" | "SCHOOL";
+            what: "LEFT_OUT" | "MOVE" | "OPEN" | "FREEZE_PORTIONS" | "THAW_PORTIONS" | "POUR" | "SCHOOL";
             /** Format: double */
             hours?: number;
             /** @enum {string} */

@@ -43,6 +43,11 @@ export function Happen({ view, format }: { view: BottleView; format: Format }) {
       <h2 id="happen">What happened, or what if</h2>
       <div className="row">
         {!frozen && tap('LEFT_OUT', 'Left out', { hours: 2 })}
+        {frozen &&
+          bottle.container === 'CUBES' &&
+          tap('THAW_PORTIONS', 'Thaw some of it', {
+            millilitres: Math.min(60, Math.floor(bottle.leftMl)),
+          })}
         {bottle.place !== 'FRIDGE' &&
           tap('MOVE', frozen ? 'Thaw it' : 'Back in the fridge', { place: 'FRIDGE' })}
         {bottle.place === 'FRIDGE' && tap('MOVE', 'Into the cupboard', { place: 'ROOM' })}
@@ -130,7 +135,9 @@ function Asked({ event, view, others, format, error, busy, onChange, onDo }: Ask
           </div>
         </>
       )}
-      {(event.what === 'POUR' || event.what === 'FREEZE_PORTIONS') && (
+      {(event.what === 'POUR' ||
+        event.what === 'FREEZE_PORTIONS' ||
+        event.what === 'THAW_PORTIONS') && (
         <div className="row end">
           {event.what === 'POUR' && (
             <Choice
@@ -240,6 +247,7 @@ const SAID: Record<What, { tap: string; done: string }> = {
   MOVE: { tap: 'Put it there', done: 'Moved' },
   OPEN: { tap: 'It happened', done: 'Noted: opened' },
   FREEZE_PORTIONS: { tap: 'Freeze the portions', done: 'Frozen in portions' },
+  THAW_PORTIONS: { tap: 'Thaw them', done: 'Thawed' },
   POUR: { tap: 'Pour it', done: 'Poured' },
   SCHOOL: { tap: 'Keep it so', done: 'Kept by another school' },
 };

@@ -59,6 +59,7 @@ class HouseRulesTest {
               "..shelf",
               "..people",
               "..washdays",
+              "..plan",
               "..history",
               "..reminders");
 

@@ -25,4 +25,17 @@ public record PlanScore(long hard, long medium, long soft) implements Comparable
   public double minutes() {
     return soft / 1000.0;
   }
+
+  /** Less than this is not worth agreeing anew, thousandths of a minute. */
+  private static final long WORTH = 15_000;
+
+  /**
+   * Whether another plan is so much better that it is worth offering: more are served, or it saves
+   * a quarter of an hour.
+   */
+  public boolean worthChangingFor(PlanScore other) {
+    return other.hard < hard
+        || other.hard == hard
+            && (other.medium < medium || other.medium == medium && other.soft < soft - WORTH);
+  }
 }

@@ -101,7 +101,7 @@ class PlanController {
             .toList(),
         taken ? plans.judged(told, situation.agreed()) : null,
         plans.judged(told, best),
-        !sorted(best).equals(sorted(situation.agreed())),
+        !taken || worth(situation, best),
         plans.demands(id, today).stream()
             .map(
                 each ->
@@ -119,13 +119,10 @@ class PlanController {
         search.map(PlanSearches.Search::view).orElse(null));
   }
 
-  private static List<Agreed> sorted(List<Agreed> brews) {
-    return brews.stream()
-        .sorted(
-            java.util.Comparator.comparing(Agreed::day)
-                .thenComparing(Agreed::formula)
-                .thenComparing(Agreed::millilitres))
-        .toList();
+  private static boolean worth(Situation situation, List<Agreed> best) {
+    return Planner.judge(situation, situation.agreed())
+        .score()
+        .worthChangingFor(Planner.judge(situation, best).score());
   }
 
   private static void check(int days) {

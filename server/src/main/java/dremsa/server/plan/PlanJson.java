@@ -225,7 +225,7 @@ final class PlanJson {
    * @param version of what is agreed on
    * @param agreed what was agreed on, as it would go now; null where nothing is
    * @param proposal what would be best, with as little as possible of what was agreed on changed
-   * @param changed the proposal is another than what is agreed on
+   * @param changed the proposal is worth agreeing on instead of what is agreed on
    * @param formulas what can be brewed
    */
   record PlansView(

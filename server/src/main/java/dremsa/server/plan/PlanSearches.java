@@ -12,12 +12,12 @@ import dremsa.server.plan.PlanJson.SearchView;
 import dremsa.server.reminders.Repeated;
 import dremsa.server.wire.Stored;
 import java.sql.Timestamp;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -39,7 +39,7 @@ class PlanSearches {
   private static final Logger LOG = LoggerFactory.getLogger(PlanSearches.class);
 
   /** Nobody reads faster. */
-  private static final long TELLS_EVERY = TimeUnit.MILLISECONDS.toNanos(500);
+  private static final Duration TELLS_EVERY = Duration.ofMillis(500);
 
   private static final int AT_ONCE = 20;
 
@@ -48,6 +48,7 @@ class PlanSearches {
   private final Households households;
   private final Turns turns;
   private final Stored stored;
+  private final Clock clock;
   private final TransactionTemplate reading;
 
   PlanSearches(
@@ -56,7 +57,9 @@ class PlanSearches {
       Households households,
       Turns turns,
       Stored stored,
+      Clock clock,
       PlatformTransactionManager manager) {
+    this.clock = clock;
     this.jdbc = jdbc;
     this.plans = plans;
     this.households = households;
@@ -207,8 +210,8 @@ class PlanSearches {
   /** Looks now and then whether somebody wants it to end. */
   private final class Watch {
     private final UUID household;
-    private long told = System.nanoTime();
-    private long looked = System.nanoTime();
+    private Instant told = clock.instant();
+    private Instant looked = clock.instant();
     private boolean stopped;
 
     Watch(UUID household) {
@@ -216,16 +219,18 @@ class PlanSearches {
     }
 
     boolean mayTell() {
-      if (System.nanoTime() - told < TELLS_EVERY) {
+      Instant now = clock.instant();
+      if (now.isBefore(told.plus(TELLS_EVERY))) {
         return false;
       }
-      told = System.nanoTime();
+      told = now;
       return true;
     }
 
     boolean stopped() {
-      if (!stopped && System.nanoTime() - looked > TELLS_EVERY / 2) {
-        looked = System.nanoTime();
+      Instant now = clock.instant();
+      if (!stopped && now.isAfter(looked.plus(TELLS_EVERY.dividedBy(2)))) {
+        looked = now;
         stopped =
             jdbc
                 .queryForList(

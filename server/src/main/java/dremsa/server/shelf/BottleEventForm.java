@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param hours LEFT_OUT: how long
  * @param place LEFT_OUT: where; MOVE: where to
- * @param millilitres FREEZE_PORTIONS and POUR: how much
+ * @param millilitres FREEZE_PORTIONS, THAW_PORTIONS and POUR: how much
  * @param portionMl FREEZE_PORTIONS: of one portion
  * @param into POUR: the bottle it goes into
  * @param school SCHOOL: which
@@ -41,6 +41,8 @@ record BottleEventForm(
     OPEN,
     /** Some of it frozen in portions. */
     FREEZE_PORTIONS,
+    /** Some of what is frozen in portions thawed. */
+    THAW_PORTIONS,
     /** Poured into another bottle. */
     POUR,
     /** Kept by another school. */

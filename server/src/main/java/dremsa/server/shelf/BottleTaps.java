@@ -97,6 +97,10 @@ public class BottleTaps {
       freezePortions(bottle, form.neededPortionMl(), form.neededMillilitres(), at);
       return;
     }
+    if (form.what() == BottleEventForm.What.THAW_PORTIONS) {
+      thawPortions(bottle, form.neededMillilitres(), at);
+      return;
+    }
     if (form.what() == BottleEventForm.What.LEFT_OUT) {
       KeepEvent out = meaning.of(bottle, form, since(bottle, form.neededHours(), at)).event();
       happened(bottle, out, at, new Told.LeftOut(form.neededHours(), form.placeOut()));
@@ -204,16 +208,7 @@ public class BottleTaps {
     double taken = Math.min(millilitres, bottle.leftMl());
     int count = (int) Math.ceil(taken / portionMl - 1e-6);
     UUID change = UUID.randomUUID();
-    Bottle part =
-        repository.saveAndFlush(
-            bottle.parted(
-                nextNumber(bottle),
-                Container.CUBES,
-                Math.ceil(taken / portionMl) * portionMl,
-                taken));
-    events
-        .findByBottleIdAndUndoneFalseOrderByHappenedAtAscIdAsc(bottle.id())
-        .forEach(event -> events.save(event.of(part)));
+    Bottle part = parted(bottle, Container.CUBES, Math.ceil(taken / portionMl) * portionMl, taken);
     keep(part, change, frozen);
     bottle.take(taken);
     note(
@@ -228,6 +223,44 @@ public class BottleTaps {
     bottle.endIfEmpty(at);
     judging.saved(bottle, at);
     judging.saved(part, at);
+  }
+
+  /**
+   * Thaws some of what is frozen in portions; the rest stays frozen.
+   *
+   * @param millilitres in all
+   */
+  private void thawPortions(Bottle bottle, double millilitres, Instant at) {
+    if (bottle.place() != Place.FREEZER) {
+      throw Problem.conflict("It is not in the freezer.");
+    }
+    Meaning.checkAmount(millilitres, bottle);
+    double taken = Math.min(millilitres, bottle.leftMl());
+    UUID change = UUID.randomUUID();
+    Bottle part = parted(bottle, Container.JAR, taken, taken);
+    keep(part, change, new KeepEvent.Moved(at, Place.FRIDGE));
+    bottle.take(taken);
+    note(bottle, change, at, Happening.Kind.POURED_OUT, taken, Told.NOTHING);
+    note(
+        part,
+        change,
+        at,
+        Happening.Kind.THAWED,
+        taken,
+        new Told.Moved(Place.FREEZER, Place.FRIDGE, null));
+    bottle.endIfEmpty(at);
+    judging.saved(bottle, at);
+    judging.saved(part, at);
+  }
+
+  /** Some of a bottle in a container of its own, with all that happened to it so far. */
+  private Bottle parted(Bottle bottle, Container container, double sizeMl, double taken) {
+    Bottle part =
+        repository.saveAndFlush(bottle.parted(nextNumber(bottle), container, sizeMl, taken));
+    events
+        .findByBottleIdAndUndoneFalseOrderByHappenedAtAscIdAsc(bottle.id())
+        .forEach(event -> events.save(event.of(part)));
+    return part;
   }
 
   private int nextNumber(Bottle bottle) {
@@ -302,7 +335,7 @@ public class BottleTaps {
     List<Happening> parts = history.ofChange(household, change);
     List<BottleEvent> kept = events.findByHouseholdIdAndChangeId(household, change);
     boolean parted =
-        parts.stream().anyMatch(p -> p.kind() == Happening.Kind.FROZEN)
+        parts.stream().anyMatch(BottleTaps::isPart)
             && parts.stream().anyMatch(p -> p.kind() == Happening.Kind.POURED_OUT);
     for (Happening part : parts) {
       Bottle bottle = shelf.get(household, Objects.requireNonNull(part.bottleId()));
@@ -339,7 +372,7 @@ public class BottleTaps {
     kept.forEach(BottleEvent::undo);
     for (Happening part : parts) {
       Bottle bottle = shelf.get(household, Objects.requireNonNull(part.bottleId()));
-      if (parted && part.kind() == Happening.Kind.FROZEN) {
+      if (parted && isPart(part)) {
         if (!bottle.untouched()) {
           throw Problem.conflict("Something of the portions was used already.");
         }
@@ -348,5 +381,9 @@ public class BottleTaps {
       }
       judging.saved(bottle, at);
     }
+  }
+
+  private static boolean isPart(Happening happening) {
+    return happening.kind() == Happening.Kind.FROZEN || happening.kind() == Happening.Kind.THAWED;
   }
 }

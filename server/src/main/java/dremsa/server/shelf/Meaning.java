@@ -50,6 +50,7 @@ class Meaning {
           new Meant(bottle, leftOut(bottle, form.neededHours(), form.placeOut(), from));
       case MOVE -> new Meant(bottle, moved(bottle, form.neededPlace(), from));
       case FREEZE_PORTIONS -> new Meant(bottle, moved(bottle, Place.FREEZER, from));
+      case THAW_PORTIONS -> new Meant(bottle, moved(bottle, Place.FRIDGE, from));
       case OPEN -> new Meant(bottle, new KeepEvent.Opened(from));
       case POUR -> {
         Bottle into = shelf.get(bottle.householdId(), form.neededInto());
