@@ -118,21 +118,48 @@ class ShelfEventsTest {
     ok(event(id, "FREEZE_PORTIONS", Map.of("portionMl", 30, "millilitres", 120)));
     Visitor.Answer shelf = owner.get("/api/bottles");
     assertThat(shelf.at("/bottles").size()).isEqualTo(2);
-    String cubes =
-        shelf
-            .at("/bottles")
-            .valueStream()
-            .filter(b -> b.get("container").asString().equals("CUBES"))
-            .map(b -> b.get("id").asString())
-            .findFirst()
-            .orElseThrow();
-    assertThat(bottle(UUID.fromString(cubes)).text("/bottle/place")).isEqualTo("FREEZER");
+    assertThat(bottle(standing("CUBES")).text("/bottle/place")).isEqualTo("FREEZER");
     assertThat(bottle(id).at("/bottle/leftMl").asDouble()).isCloseTo(before - 120, within(0.01));
     ok(undo(id));
     assertThat(owner.get("/api/bottles").at("/bottles").size()).isEqualTo(1);
     assertThat(bottle(id).at("/bottle/leftMl").asDouble()).isCloseTo(before, within(0.01));
     assertThat(event(id, "FREEZE_PORTIONS", Map.of("portionMl", 30, "millilitres", 9000)).fields())
         .containsExactly("millilitres");
+  }
+
+  @Test
+  void someOfThePortionsIsThawedAndTakenBack() {
+    UUID id = spray();
+    ok(event(id, "FREEZE_PORTIONS", Map.of("portionMl", 30, "millilitres", 120)));
+    UUID cubes = standing("CUBES");
+    assertThat(event(id, "THAW_PORTIONS", Map.of("millilitres", 60)).status())
+        .as("it is not frozen")
+        .isEqualTo(409);
+    assertThat(event(cubes, "THAW_PORTIONS", Map.of("millilitres", 900)).fields())
+        .containsExactly("millilitres");
+    ok(event(cubes, "THAW_PORTIONS", Map.of("millilitres", 60)));
+    UUID jar = standing("JAR");
+    assertThat(bottle(jar).text("/bottle/place")).isEqualTo("FRIDGE");
+    LocalDate today = LocalDate.parse(owner.get("/api/people").text("/today"));
+    assertThat(LocalDate.parse(bottle(jar).text("/bottle/lastDay")))
+        .isBetween(today, today.plusDays(2));
+    assertThat(bottle(cubes).at("/bottle/leftMl").asDouble()).isCloseTo(60, within(0.01));
+    assertThat(event(jar, "MOVE", Map.of("place", "FREEZER")).text("/detail"))
+        .contains("never frozen again");
+    ok(undo(jar));
+    assertThat(owner.get("/api/bottles").at("/bottles").size()).isEqualTo(2);
+    assertThat(bottle(cubes).at("/bottle/leftMl").asDouble()).isCloseTo(120, within(0.01));
+  }
+
+  private UUID standing(String container) {
+    return owner
+        .get("/api/bottles")
+        .at("/bottles")
+        .valueStream()
+        .filter(b -> b.get("container").asString().equals(container))
+        .map(b -> UUID.fromString(b.get("id").asString()))
+        .findFirst()
+        .orElseThrow();
   }
 
   @Test

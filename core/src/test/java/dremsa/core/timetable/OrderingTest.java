@@ -35,9 +35,7 @@ class OrderingTest {
       }
       jobs.add(job("j" + job, tasks));
     }
-    long t = System.nanoTime();
     Timetable table = Ordering.of(new Workroom(jobs, Map.of(), 1, List.of()), 60_000);
-    System.out.println("FT06 " + (System.nanoTime() - t) / 1e6);
 
     assertThat(table.clash()).isZero();
     assertThat(table.end()).isCloseTo(55, within(1e-9));
