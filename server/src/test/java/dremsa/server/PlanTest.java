@@ -2,15 +2,18 @@ package dremsa.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dremsa.server.accounts.Turns;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** The plan through HTTP: proposed, taken, tried otherwise, begun, and made again. */
@@ -19,11 +22,12 @@ class PlanTest {
 
   private final Visitor owner = Visitor.withHousehold();
   private LocalDate today;
+  private String ada;
 
   @BeforeEach
   void begin() {
     today = LocalDate.parse(owner.get("/api/people").text("/today"));
-    somebody("Ada", today.plusDays(2));
+    ada = somebody("Ada", today.plusDays(2));
     somebody("Bo", today.plusDays(5));
   }
 
@@ -247,5 +251,100 @@ class PlanTest {
     Visitor.Answer plan = plan();
     assertThat(plan.at("/proposal/brews").size()).isPositive();
     assertThat(owner.get("/api/plan?days=85").status()).isEqualTo(400);
+  }
+
+  private UUID household() {
+    return TestServer.bean(JdbcTemplate.class)
+        .queryForObject(
+            "select household_id from person where id = ?",
+            (row, n) -> UUID.fromString(row.getString(1)),
+            ada);
+  }
+
+  private void inItsTurn(String sql, Object... values) {
+    TestServer.bean(Turns.class)
+        .take(household(), () -> TestServer.bean(JdbcTemplate.class).update(sql, values));
+  }
+
+  @Test
+  void whatAnInstanceThatDiedWasAtIsBegunAgain() {
+    owner.post("/api/plan/search", Map.of());
+    inItsTurn(
+        "update plan_search set state = 'RUNNING' where household_id = ?", household().toString());
+    assertThat(plan().text("/search/state")).isEqualTo("RUNNING");
+    TestServer.work("searchPlans").run();
+    assertThat(plan().text("/search/state")).isEqualTo("DONE");
+  }
+
+  @Test
+  void anAnswerCountsOnlyForWhatItWasFoundFor() {
+    owner.post("/api/plan/search", Map.of());
+    TestServer.work("searchPlans").run();
+    String before = plan().at("/proposal/brews").toString();
+    somebody("Cai", today.plusDays(1));
+    assertThat(plan().at("/proposal/brews").toString()).isNotEqualTo(before);
+  }
+
+  /** A row as it was kept when there were plans first. */
+  @Test
+  void settingsAsTheyWereKeptAreRead() {
+    taken();
+    inItsTurn(
+        "update brew_plan set settings = ? where household_id = ?",
+        "{\"schemaVersion\":3,\"evenings\":[{\"day\":\"SUNDAY\",\"from\":\"14:00:00\","
+            + "\"to\":\"20:30:00\"}],\"off\":[\"2030-03-10\"],\"freezerMl\":750.0,"
+            + "\"fridgeMl\":3000.0}",
+        household().toString());
+    Visitor.Answer plan = plan();
+    assertThat(plan.text("/settings/evenings/0/day")).isEqualTo("SUNDAY");
+    assertThat(plan.text("/settings/off/0")).isEqualTo("2030-03-10");
+    assertThat(plan.at("/settings/freezerMl").asDouble()).isEqualTo(750);
+    assertThat(plan.at("/evenings").valueStream())
+        .noneMatch(evening -> evening.get("day").asString().equals("2030-03-10"));
+  }
+
+  @Test
+  void severalBrewsOfAnEveningShareIt() {
+    List<Map<String, Object>> two = new ArrayList<>();
+    for (String formula : List.of("linseed-gel", "birch-sage-decoction")) {
+      two.add(Map.of("day", today.toString(), "formula", formula, "millilitres", 250));
+    }
+    assertThat(take(two, -1).status()).isEqualTo(200);
+    Visitor.Answer evening = owner.get("/api/plan/days/" + today);
+    assertThat(evening.at("/brews").size()).isEqualTo(2);
+    assertThat(evening.at("/picking").valueStream())
+        .anyMatch(pick -> pick.get("brews").size() == 2);
+    double busy = 0;
+    for (JsonNode line : evening.at("/lines").values()) {
+      double at = java.time.Instant.parse(line.get("at").asString()).getEpochSecond() / 60.0;
+      assertThat(at).isGreaterThanOrEqualTo(busy - 0.1);
+      busy = at + line.get("minutes").asDouble();
+    }
+    Visitor.Answer both = owner.post("/api/plan/days/" + today, Map.of());
+    assertThat(both.at("/batches").size()).isEqualTo(2);
+  }
+
+  @Test
+  void anotherDaysBrewsAreNotBegunToday() {
+    String later = today.plusDays(2).toString();
+    take(List.of(Map.of("day", later, "formula", "linseed-gel", "millilitres", 200)), -1);
+    Visitor.Answer no = owner.post("/api/plan/days/" + later, Map.of());
+    assertThat(no.status()).isEqualTo(400);
+    assertThat(no.fields()).containsExactly("day");
+    assertThat(owner.get("/api/batches/running").body().size()).isZero();
+  }
+
+  @Test
+  void aSpoiltBottleIsPlannedAround() {
+    UUID gel = Kitchenwork.bottled(owner, "linseed-gel", 300);
+    taken();
+    Visitor.Answer bottle = owner.get("/api/bottles/" + gel);
+    owner.post(
+        "/api/bottles/" + gel + "/discard",
+        Map.of("version", bottle.at("/bottle/version").asLong(), "reason", "SMELL", "note", ""));
+    Visitor.Answer plan = plan();
+    assertThat(plan.at("/agreed/without").size()).isPositive();
+    assertThat(plan.at("/changed").asBoolean()).isTrue();
+    assertThat(plan.at("/proposal/without").size()).isLessThan(plan.at("/agreed/without").size());
   }
 }
