@@ -129,7 +129,10 @@ final class Dispatch {
 
   private double thingsFree(int job, Task task, double at) {
     double latest = at;
-    double until = at + task.hands() + task.rest();
+    // What is not let go is held for nobody knows how long yet.
+    boolean last = next[job] == room.jobs().get(job).tasks().size() - 1;
+    double until =
+        task.letsGo() || last ? at + task.hands() + task.rest() : Double.POSITIVE_INFINITY;
     for (String what : task.uses()) {
       List<Hold> held = holds.get(what);
       if (held != null) {
