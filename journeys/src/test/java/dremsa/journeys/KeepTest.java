@@ -56,9 +56,9 @@ class KeepTest {
     browser.see("Left over");
     browser.see("Hop cones, dried");
     browser.script(
-        "const row = [...document.querySelectorAll('li')]"
-            + ".find((li) => li.textContent.startsWith('Hop cones, dried'));"
-            + "[...row.querySelectorAll('button')]"
+        "[...document.querySelectorAll('li')]"
+            + ".filter((li) => li.textContent.startsWith('Hop cones, dried'))"
+            + ".flatMap((li) => [...li.querySelectorAll('button')])"
             + ".find((b) => b.textContent === 'It is dry').click();");
     browser.type("It weighs dry, g", "9000");
     browser.tap("To the stores");
