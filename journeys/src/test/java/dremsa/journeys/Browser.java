@@ -276,7 +276,6 @@ final class Browser implements AutoCloseable {
 
   /** Axe finds nothing wrong on this view. */
   void isAccessible(String view) {
-    long T0 = System.nanoTime();
     List<Rule> violations = new AxeBuilder().analyze(driver).getViolations();
     assertThat(violations)
         .as(
@@ -303,7 +302,6 @@ final class Browser implements AutoCloseable {
   }
 
   private void until(String what, java.util.function.BooleanSupplier condition) {
-    long T0 = System.nanoTime();
     new WebDriverWait(driver, PATIENCE)
         .pollingEvery(Duration.ofMillis(60))
         .ignoring(StaleElementReferenceException.class)
