@@ -109,6 +109,21 @@ public sealed interface Because {
 
   /** All reasons for one brew of a plan, the most telling first. */
   static List<Because> of(Situation situation, BrewPlan plan, int brew) {
+    return of(situation, plan, Planner.judge(situation, plan.agreed()), brew);
+  }
+
+  /** All reasons for each brew of a plan, the most telling first. */
+  static List<List<Because>> of(Situation situation, BrewPlan plan) {
+    // Weighed up as what it is set against is: by exactly these brews.
+    BrewPlan now = Planner.judge(situation, plan.agreed());
+    List<List<Because>> all = new ArrayList<>();
+    for (int brew = 0; brew < plan.brews().size(); brew++) {
+      all.add(of(situation, plan, now, brew));
+    }
+    return List.copyOf(all);
+  }
+
+  private static List<Because> of(Situation situation, BrewPlan plan, BrewPlan now, int brew) {
     BrewPlan.PlannedBrew planned = plan.brews().get(brew);
     List<Because> all = new ArrayList<>();
     List<Need> fed =
@@ -136,11 +151,7 @@ public sealed interface Because {
     if (!beside.isEmpty()) {
       all.add(new Shares(beside));
     }
-    Brewable brewable =
-        situation.brewables().stream()
-            .filter(each -> each.formula().equals(planned.formula()))
-            .findFirst()
-            .orElseThrow();
+    Brewable brewable = situation.brewable(planned.formula()).orElseThrow();
     fed.stream()
         .filter(need -> lastEvening(situation, brewable, planned.day(), need))
         .findFirst()
@@ -148,7 +159,7 @@ public sealed interface Because {
     if (planned.millilitres() <= brewable.leastMl() + 0.5) {
       all.add(new Least(brewable.leastMl()));
     }
-    instead(situation, plan, brew, brewable).ifPresent(all::add);
+    instead(situation, plan, now, brew, brewable).ifPresent(all::add);
     return List.copyOf(all);
   }
 
@@ -164,8 +175,7 @@ public sealed interface Because {
 
   /** The cheapest of leaving it out and of the evenings just before and after it. */
   private static Optional<Instead> instead(
-      Situation situation, BrewPlan plan, int brew, Brewable brewable) {
-    BrewPlan now = Planner.judge(situation, plan.agreed());
+      Situation situation, BrewPlan plan, BrewPlan now, int brew, Brewable brewable) {
     BrewPlan.PlannedBrew planned = plan.brews().get(brew);
     List<Optional<LocalDate>> choices = new ArrayList<>();
     choices.add(Optional.empty());

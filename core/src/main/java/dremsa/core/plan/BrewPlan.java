@@ -27,6 +27,7 @@ public record BrewPlan(
     Map<String, Double> frozen,
     PlanScore score,
     OptionalDouble gap) {
+  private static final int STEP_ML = 5;
 
   /**
    * A brew.
@@ -91,6 +92,29 @@ public record BrewPlan(
   /** All brews as something agreed on. */
   public List<Agreed> agreed() {
     return brews.stream().map(PlannedBrew::agreed).toList();
+  }
+
+  /**
+   * The same brews in amounts that can be measured: up to the next {@value #STEP_ML} mL, where the
+   * pots take as much.
+   */
+  public List<Agreed> measurable(Situation situation) {
+    return brews.stream()
+        .map(
+            brew -> {
+              double most =
+                  situation
+                      .brewable(brew.formula())
+                      .map(Brewable::mostMl)
+                      .orElse(Double.POSITIVE_INFINITY);
+              double round = Math.ceil(brew.millilitres() / STEP_ML - 1e-6) * STEP_ML;
+              return new Agreed(
+                  brew.day(),
+                  brew.formula(),
+                  round <= most ? round : brew.millilitres(),
+                  brew.pinned());
+            })
+        .toList();
   }
 
   /** On how many evenings anything is brewed. */

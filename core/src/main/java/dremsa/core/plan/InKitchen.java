@@ -13,6 +13,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.time.ZonedDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import java.util.Optional;
@@ -60,9 +61,8 @@ public final class InKitchen {
     Instant bottled = begun.plusMillis(Math.round(prediction.heat().bottledMinute() * 60_000));
     LocalDate day = begun.atZone(zone).toLocalDate();
     int life = days(day, keeping.judge(brew, prediction, bottled));
-    LocalDate ready = bottled.atZone(zone).toLocalDate();
-    boolean late = !ready.equals(day) && bottled.atZone(zone).toLocalTime().isAfter(MORNING);
-    int lead = Math.max(1, (int) ChronoUnit.DAYS.between(day, ready) + (late ? 1 : 0));
+    LocalDate first = firstDay(bottled.atZone(zone));
+    int lead = Math.max(1, (int) ChronoUnit.DAYS.between(day, first));
     double most = Math.min(mostMl, full.finished().millilitres());
     return Optional.of(
         new Brewable(
@@ -78,6 +78,11 @@ public final class InKitchen {
                 ? Optional.empty()
                 : freezing(brew, prediction, keeping, bottled, day, life, portionMl),
             costPerMl(brew, prediction, pricePerGram)));
+  }
+
+  /** The first day on which what is bottled then can be used. */
+  static LocalDate firstDay(ZonedDateTime bottled) {
+    return bottled.toLocalDate().plusDays(bottled.toLocalTime().isAfter(MORNING) ? 1 : 0);
   }
 
   private static double costPerMl(

@@ -19,7 +19,28 @@ import java.util.OptionalDouble;
 
 /** What the heads of a household need on the days to come, from their routines. */
 public final class Needs {
+  /** A cube of an ice tray, mL. */
+  static final double CUBE_ML = 30;
+
+  private static final double LEAST_PORTION = 15;
+  private static final double MOST_PORTION = 120;
+
   private Needs() {}
+
+  /**
+   * In what portions a formula is frozen: the smallest dose that is usual, so that little of what
+   * is thawed is left over; to 5 mL, a cube where nobody uses it.
+   */
+  public static double portion(String formula, List<Need> needs) {
+    double least =
+        needs.stream()
+            .filter(Need::elastic)
+            .filter(need -> need.accepted().stream().anyMatch(a -> a.formula().equals(formula)))
+            .mapToDouble(Need::millilitres)
+            .min()
+            .orElse(CUBE_ML);
+    return Math.max(LEAST_PORTION, Math.min(MOST_PORTION, Math.round(least / 5) * 5.0));
+  }
 
   /**
    * All needs, by their days. What does not suit a head, and what it has had enough of by then, is

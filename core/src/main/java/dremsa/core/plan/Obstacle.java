@@ -40,10 +40,7 @@ public record Obstacle(Kind kind, int needs, String words) {
   private static Obstacle of(Situation situation, Need need) {
     Optional<Brewable> found =
         need.accepted().stream()
-            .flatMap(
-                accepted ->
-                    situation.brewables().stream()
-                        .filter(each -> each.formula().equals(accepted.formula())))
+            .flatMap(accepted -> situation.brewable(accepted.formula()).stream())
             .findFirst();
     if (found.isEmpty()) {
       return new Obstacle(

@@ -3,6 +3,7 @@ package dremsa.core.plan;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 
 /**
  * What a plan is made for.
@@ -38,6 +39,11 @@ public record Situation(
     if (days < 1 || days > MOST_DAYS) {
       throw new IllegalArgumentException("a plan is for 1 to " + MOST_DAYS + " days");
     }
+  }
+
+  /** What a formula is to the plan; empty where it cannot be brewed. */
+  public Optional<Brewable> brewable(String formula) {
+    return brewables.stream().filter(each -> each.formula().equals(formula)).findFirst();
   }
 
   /** The same with other brews agreed on. */

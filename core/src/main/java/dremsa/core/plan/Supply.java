@@ -1,6 +1,9 @@
 package dremsa.core.plan;
 
+import dremsa.core.kitchen.Container;
+import dremsa.core.people.Standing;
 import java.time.LocalDate;
+import java.time.ZonedDateTime;
 import java.util.Objects;
 import java.util.Optional;
 
@@ -41,6 +44,35 @@ public record Supply(
       LocalDate lastDay,
       double portionMl) {
     return new Supply(id, formula, millilitres, from, lastDay, portionMl, Optional.empty());
+  }
+
+  /** A bottle on the shelf. */
+  public static Supply of(Standing bottle, LocalDate today) {
+    double portion =
+        !bottle.frozen()
+            ? 0
+            : bottle.container() == Container.CUBES ? Needs.CUBE_ML : Math.max(1, bottle.leftMl());
+    return standing(
+        bottle.id(), bottle.product().formula(), bottle.leftMl(), today, bottle.lastDay(), portion);
+  }
+
+  /**
+   * What comes off the bench. It can be frozen as what is brewed by the plan is.
+   *
+   * @param ready when it is bottled, where the household is
+   * @param brewable what its formula is to the plan; empty where it could not be brewed again, and
+   *     then nothing of it is frozen
+   */
+  public static Supply coming(Standing bottle, ZonedDateTime ready, Optional<Brewable> brewable) {
+    Optional<Brewable.Freezing> freezing = brewable.flatMap(Brewable::freezing);
+    return new Supply(
+        bottle.id(),
+        bottle.product().formula(),
+        bottle.leftMl(),
+        InKitchen.firstDay(ready),
+        bottle.lastDay(),
+        freezing.map(Brewable.Freezing::portionMl).orElse(0.0),
+        freezing.map(each -> bottle.lastDay().plusDays(each.life() - brewable.get().life())));
   }
 
   boolean frozen() {

@@ -13,7 +13,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 
 /** People and products for the tests. */
-final class Heads {
+public final class Heads {
   static final LocalDate SUNDAY = LocalDate.parse("2026-03-08");
 
   static final Hair NORMAL =
@@ -108,7 +108,7 @@ final class Heads {
   }
 
   /** A built-in brew as it comes out of the usual kitchen. */
-  static Product product(String formula) {
+  public static Product product(String formula) {
     Prediction prediction = Kitchens.predicted(formula, 250);
     return Product.of(
         Kitchens.builtIn(formula), prediction, prediction.contents(), id -> Optional.empty());

@@ -141,6 +141,38 @@ class PlannerTest {
   }
 
   @Test
+  void anEveningSaysWhatItIsFor() {
+    Situation situation =
+        situation(
+            List.of(brewable("gel", 5, 300, Optional.empty())),
+            List.of(need(5, "gel", 52)),
+            List.of(),
+            evenings(4),
+            List.of());
+    BrewPlan plan = Planner.judge(situation, Planner.first(situation).measurable(situation));
+
+    assertThat(plan.brewedMl()).isEqualTo(55);
+    assertThat(Tonight.of(situation, plan, TODAY.plusDays(4)).orElseThrow().words())
+        .isEqualTo("Brew 55 mL of gel today, 40 min of hands: for gel on Saturday 7.");
+    assertThat(Tonight.of(situation, plan, TODAY)).isEmpty();
+  }
+
+  @Test
+  void whatFillsThePotIsNotRoundedBeyondIt() {
+    Situation situation =
+        situation(
+            List.of(brewable("gel", 5, 52, Optional.empty())),
+            List.of(need(5, "gel", 52)),
+            List.of(),
+            evenings(4),
+            List.of());
+
+    assertThat(Planner.first(situation).measurable(situation))
+        .singleElement()
+        .satisfies(brew -> assertThat(brew.millilitres()).isEqualTo(52));
+  }
+
+  @Test
   void whatIsPastItsLifeIsFrozenAndSaysWhy() {
     Brewable gel = brewable("gel", 2, 300, Optional.of(new Brewable.Freezing(30, 25)));
     Situation situation =

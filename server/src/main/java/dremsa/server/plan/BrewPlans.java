@@ -1,15 +1,15 @@
 package dremsa.server.plan;
 
-import dremsa.core.measure.Said;
 import dremsa.core.plan.Agreed;
 import dremsa.core.plan.Because;
 import dremsa.core.plan.BrewPlan;
-import dremsa.core.plan.Brewable;
 import dremsa.core.plan.FreeTime;
 import dremsa.core.plan.Obstacle;
 import dremsa.core.plan.Planner;
 import dremsa.core.plan.Situation;
 import dremsa.core.plan.Supply;
+import dremsa.core.plan.Tonight;
+import dremsa.core.today.Today;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.formulas.Formulas;
@@ -31,7 +31,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -43,8 +42,6 @@ public class BrewPlans {
   static final int USUAL_DAYS = 21;
 
   /** Amounts are told and agreed on in steps of this, mL. */
-  private static final double STEP_ML = 5;
-
   private static final int MOST_DEMANDS = 100;
 
   private final Situations situations;
@@ -115,31 +112,11 @@ public class BrewPlans {
     return situations.of(household, now, days, meant, demands(id, today), agreed(id, today));
   }
 
-  /** A plan in amounts that can be measured. */
-  static List<Agreed> rounded(Situation situation, BrewPlan plan) {
-    return plan.brews().stream()
-        .map(
-            brew -> {
-              double most =
-                  situation.brewables().stream()
-                      .filter(each -> each.formula().equals(brew.formula()))
-                      .mapToDouble(Brewable::mostMl)
-                      .findFirst()
-                      .orElse(Double.POSITIVE_INFINITY);
-              double round = Math.ceil(brew.millilitres() / STEP_ML - 1e-6) * STEP_ML;
-              return new Agreed(
-                  brew.day(),
-                  brew.formula(),
-                  round <= most ? round : brew.millilitres(),
-                  brew.pinned());
-            })
-        .toList();
-  }
-
   /** How exactly these brews would go. */
   PlanView judged(Situations.Told told, List<Agreed> exactly) {
     Situation situation = told.situation();
     BrewPlan plan = Planner.judge(situation, exactly);
+    List<List<Because>> reasons = Because.of(situation, plan);
     List<PlannedBrewView> views = new ArrayList<>();
     for (int i = 0; i < plan.brews().size(); i++) {
       BrewPlan.PlannedBrew brew = plan.brews().get(i);
@@ -156,7 +133,7 @@ public class BrewPlans {
               brew.hands(),
               brew.pinned(),
               situation.agreed().contains(brew.agreed()),
-              Because.of(situation, plan, i).stream().map(Because::words).toList()));
+              reasons.get(i).stream().map(Because::words).toList()));
     }
     return new PlanView(
         views,
@@ -273,7 +250,7 @@ public class BrewPlans {
   public void takeProposal(Household household, Instant now) {
     Situation situation = situation(household, now, USUAL_DAYS, List.of()).situation();
     List<BrewForm> forms =
-        rounded(situation, Planner.first(situation)).stream()
+        Planner.first(situation).measurable(situation).stream()
             .map(each -> new BrewForm(each.day(), each.formula(), each.millilitres(), false))
             .toList();
     take(household.id(), forms, version(household.id()), now);
@@ -368,17 +345,9 @@ public class BrewPlans {
     brews.saveAndFlush(row);
   }
 
-  /**
-   * What is to be brewed today, as one sentence; empty where nothing is agreed on for today.
-   *
-   * @param day of the evening
-   * @param at when it begins
-   */
-  public record Tonight(LocalDate day, Instant at, String words) {}
-
-  /** What was agreed on for today and is not begun yet. */
+  /** What was agreed on for today and is not begun yet; empty where that is nothing. */
   @Transactional(readOnly = true)
-  public Optional<Tonight> tonight(Household household, Instant now) {
+  public Optional<Today.Brews> tonight(Household household, Instant now) {
     LocalDate today = household.day(now);
     List<PlannedBrewRow> mine = on(household.id(), today);
     Optional<FreeTime.Span> span = settings(household.id()).toCore().on(today);
@@ -387,43 +356,7 @@ public class BrewPlans {
     }
     Situation situation = situation(household, now, USUAL_DAYS, List.of()).situation();
     BrewPlan plan = Planner.judge(situation, situation.agreed());
-    List<Integer> tonight =
-        IntStream.range(0, plan.brews().size())
-            .filter(i -> plan.brews().get(i).day().equals(today))
-            .boxed()
-            .toList();
-    if (tonight.isEmpty()) {
-      return Optional.empty();
-    }
-    double hands =
-        tonight.stream().mapToDouble(i -> plan.brews().get(i).hands()).sum()
-            + situation.weights().session();
-    List<String> what =
-        tonight.stream()
-            .map(
-                i ->
-                    Said.of(
-                        "%.0f mL of %s",
-                        plan.brews().get(i).millilitres(), lowered(plan.brews().get(i).name())))
-            .toList();
-    String why =
-        Because.of(situation, plan, tonight.get(0)).stream()
-            .findFirst()
-            .map(Because::words)
-            .orElse("");
     Instant at = today.atTime(span.get().from()).atZone(household.zone()).toInstant();
-    return Optional.of(
-        new Tonight(
-            today,
-            at,
-            Said.of("Brew %s today, %s of hands: ", Said.and(what), Said.duration(hands))
-                + lowered(why)));
-  }
-
-  private static String lowered(String words) {
-    boolean capitals = words.length() > 1 && Character.isUpperCase(words.charAt(1));
-    return words.isEmpty() || capitals
-        ? words
-        : Character.toLowerCase(words.charAt(0)) + words.substring(1);
+    return Tonight.of(situation, plan, today).map(tonight -> new Today.Brews(at, tonight.words()));
   }
 }

@@ -87,8 +87,8 @@ class PlanController {
             .filter(each -> each.basis().filter(basis::equals).isPresent())
             .flatMap(PlanSearches.Search::found)
             .map(found -> found.brews().stream().map(BrewForm::toCore).toList())
-            .map(brews -> BrewPlans.rounded(situation, Planner.judge(situation, brews)))
-            .orElseGet(() -> BrewPlans.rounded(situation, Planner.first(situation)));
+            .map(brews -> Planner.judge(situation, brews).measurable(situation))
+            .orElseGet(() -> Planner.first(situation).measurable(situation));
     boolean taken = plans.taken(id);
     return new PlansView(
         today,
@@ -149,7 +149,7 @@ class PlanController {
     return plans.judged(
         told,
         brews == null
-            ? BrewPlans.rounded(told.situation(), Planner.first(told.situation()))
+            ? Planner.first(told.situation()).measurable(told.situation())
             : brews.stream().map(BrewForm::toCore).toList());
   }
 

@@ -4,7 +4,6 @@ import dremsa.core.brew.Brew;
 import dremsa.core.formula.Purpose;
 import dremsa.core.keep.Climates;
 import dremsa.core.keep.Keeping;
-import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Materials;
 import dremsa.core.people.Ahead;
@@ -34,7 +33,6 @@ import dremsa.server.washdays.WashDays;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -51,16 +49,9 @@ import org.springframework.stereotype.Component;
 /** Says to the model what a household's plan is made for. */
 @Component
 class Situations {
-  /** Frozen in cubes of so much, where nobody uses it. */
-  private static final double CUBE_ML = 30;
-
-  private static final double LEAST_PORTION = 15;
-  private static final double MOST_PORTION = 120;
-
   /** More of one thing is never brewed at once. */
   private static final double MOST_ML = 2000;
 
-  private static final LocalTime MORNING = LocalTime.of(10, 0);
   private static final LocalTime EVENING = LocalTime.of(19, 0);
 
   private final WashDays washDays;
@@ -128,7 +119,7 @@ class Situations {
     List<Supply> supplies = new ArrayList<>();
     for (Standing bottle : standing) {
       names.put(bottle.id(), bottle.name());
-      supplies.add(supply(bottle, today));
+      supplies.add(Supply.of(bottle, today));
     }
     Set<String> asked = new LinkedHashSet<>();
     needs.forEach(need -> need.accepted().forEach(each -> asked.add(each.formula())));
@@ -137,7 +128,12 @@ class Situations {
     List<Brewable> brewables = brewables(household, now, asked, needs);
     for (Sheet.Coming each : coming) {
       names.put(each.bottle().id(), each.bottle().name());
-      supplies.add(coming(each, household, brewables));
+      String formula = each.bottle().product().formula();
+      supplies.add(
+          Supply.coming(
+              each.bottle(),
+              each.ready().atZone(household.zone()),
+              brewables.stream().filter(one -> one.formula().equals(formula)).findFirst()));
     }
     Situation situation =
         new Situation(
@@ -163,35 +159,6 @@ class Situations {
         List.of(new Need.Accepted(demand.formula(), 0)),
         demand.millilitres(),
         false);
-  }
-
-  private static Supply supply(Standing bottle, LocalDate from) {
-    double portion =
-        !bottle.frozen()
-            ? 0
-            : bottle.container() == Container.CUBES ? CUBE_ML : Math.max(1, bottle.leftMl());
-    return Supply.standing(
-        bottle.id(), bottle.product().formula(), bottle.leftMl(), from, bottle.lastDay(), portion);
-  }
-
-  /** What comes off the bench can be frozen as what is brewed by the plan is. */
-  private static Supply coming(Sheet.Coming coming, Household household, List<Brewable> brewables) {
-    Standing bottle = coming.bottle();
-    ZonedDateTime ready = coming.ready().atZone(household.zone());
-    boolean late = ready.toLocalTime().isAfter(MORNING);
-    Optional<Brewable> brewable =
-        brewables.stream()
-            .filter(each -> each.formula().equals(bottle.product().formula()))
-            .findFirst();
-    Optional<Brewable.Freezing> freezing = brewable.flatMap(Brewable::freezing);
-    return new Supply(
-        bottle.id(),
-        bottle.product().formula(),
-        bottle.leftMl(),
-        ready.toLocalDate().plusDays(late ? 1 : 0),
-        bottle.lastDay(),
-        freezing.map(Brewable.Freezing::portionMl).orElse(0.0),
-        freezing.map(each -> bottle.lastDay().plusDays(each.life() - brewable.get().life())));
   }
 
   /**
@@ -287,7 +254,7 @@ class Situations {
                       keeping,
                       begun,
                       household.zone(),
-                      portion(formula, needs),
+                      Needs.portion(formula, needs),
                       MOST_ML,
                       perGram);
                 } catch (Problem e) {
@@ -298,19 +265,5 @@ class Situations {
           .ifPresent(all::add);
     }
     return all;
-  }
-
-  /** A portion is one dose, of the smallest that is usual. */
-  private static double portion(String formula, List<Need> needs) {
-    double least =
-        needs.stream()
-            .filter(
-                need ->
-                    need.elastic()
-                        && need.accepted().stream().anyMatch(a -> a.formula().equals(formula)))
-            .mapToDouble(Need::millilitres)
-            .min()
-            .orElse(CUBE_ML);
-    return Math.max(LEAST_PORTION, Math.min(MOST_PORTION, Math.round(least / 5) * 5.0));
   }
 }

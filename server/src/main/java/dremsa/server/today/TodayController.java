@@ -79,9 +79,7 @@ class TodayController {
             shelf.dated(household.id()),
             leftovers.open(household.id()),
             washDays.today(household, now),
-            plans
-                .tonight(household, now)
-                .map(tonight -> new Today.Brews(tonight.at(), tonight.words())),
+            plans.tonight(household, now),
             now,
             households.today(household))
         .stream()
