@@ -2367,6 +2367,8 @@ export interface components {
             onFeet: components["schemas"]["OnFeet"][];
             /** Format: double */
             hands: number;
+            /** Format: double */
+            tidying: number;
             /** Format: date-time */
             end: string;
             picking: components["schemas"]["Pick"][];

@@ -59,41 +59,44 @@ function Evening({ view, today, frozen, format }: Props) {
   const several = view.brews.length > 1;
   return (
     <>
-      <div className="row spread">
-        <h1>
-          {view.day === today ? 'This evening' : format.dayLong(view.day)}:{' '}
-          {view.brews.map((b) => `${figure(Math.round(b.millilitres))} mL ${b.name}`).join(', ')}
-        </h1>
-        {view.day === today ? (
-          <Button loading={begin.isPending} onClick={() => begin.mutate()}>
-            Lay it on the bench
-          </Button>
-        ) : (
-          <span className="soft">It is laid on the bench on its day.</span>
-        )}
+      <div className="stack tight">
+        <div className="row spread">
+          <h1>
+            {view.day === today ? 'This evening' : format.dayLong(view.day)}:{' '}
+            {view.brews.map((b) => `${figure(Math.round(b.millilitres))} mL ${b.name}`).join(', ')}
+          </h1>
+          {view.day === today ? (
+            <Button loading={begin.isPending} onClick={() => begin.mutate()}>
+              Lay it on the bench
+            </Button>
+          ) : (
+            <span className="soft">It is laid on the bench on its day.</span>
+          )}
+        </div>
+        <p>
+          <b>
+            {minutes(view.hands)} of hands in {view.onFeet.length}{' '}
+            {view.onFeet.length === 1 ? 'stretch' : 'stretches'}
+          </b>
+          , from {time(view.from)} to {time(view.end)}, and about {minutes(view.tidying)} for laying
+          out and washing up.{' '}
+          {view.brews
+            .filter((b) => b.standsOn)
+            .map((b) => `${b.name} stands on overnight: ${b.standsOn.toLowerCase()}.`)
+            .join(' ')}
+        </p>
+        {view.troubles.map((t) => (
+          <p key={t} className="goes-without">
+            {t}
+          </p>
+        ))}
+        {frozen.map((b) => (
+          <p key={b.formula}>
+            When it is bottled, {Math.round(b.frozenMl)} mL of {b.name} goes into the freezer, in
+            portions.
+          </p>
+        ))}
       </div>
-      <p>
-        <b>
-          {minutes(view.hands)} of hands in {view.onFeet.length}{' '}
-          {view.onFeet.length === 1 ? 'stretch' : 'stretches'}
-        </b>
-        , from {time(view.from)} to {time(view.end)}.{' '}
-        {view.brews
-          .filter((b) => b.standsOn)
-          .map((b) => `${b.name} stands on overnight: ${b.standsOn.toLowerCase()}.`)
-          .join(' ')}
-      </p>
-      {view.troubles.map((t) => (
-        <p key={t} className="goes-without">
-          {t}
-        </p>
-      ))}
-      {frozen.map((b) => (
-        <p key={b.formula}>
-          When it is bottled, {Math.round(b.frozenMl)} mL of {b.name} goes into the freezer, in
-          portions.
-        </p>
-      ))}
       <DayLanes view={view} time={time} />
       <div className="two-even above-l">
         <section aria-labelledby="in-order">

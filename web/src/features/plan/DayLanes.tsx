@@ -64,9 +64,27 @@ export function DayLanes({ view, time }: { view: BrewDay; time: (at: string) => 
           </g>
         ))}
       </svg>
-      <p className="soft small">
-        Dark: hands are at work. Pale: it goes on alone. Underlined: the hob is on.
+      <p className="soft small lanes-key">
+        <Key fill="var(--woad)" words="hands are at work" />
+        <Key fill="var(--woad-pale)" words="it goes on alone" />
+        <Key fill="var(--madder)" words="underlined: the hob is on" flat />
       </p>
     </div>
+  );
+}
+
+/** What a colour stands for, in either theme. */
+function Key({ fill, words, flat }: { fill: string; words: string; flat?: boolean }) {
+  return (
+    <span>
+      <svg width="18" height="12" aria-hidden>
+        {flat ? (
+          <path d="M0 8H18" stroke={fill} strokeWidth="4" />
+        ) : (
+          <rect x="0.5" y="0.5" width="17" height="11" fill={fill} stroke="var(--ink)" />
+        )}
+      </svg>{' '}
+      {words}
+    </span>
   );
 }

@@ -192,11 +192,7 @@ function Band({
         strokeWidth="1.6"
         strokeDasharray={band.planned ? '5 3' : undefined}
       />
-      <text
-        x={Math.max(from, 2) + 6}
-        y={base - 9 > y + 14 ? y + 14 : base - 9}
-        className="band-name"
-      >
+      <text x={Math.max(from, 2) + 6} y={y + 11} className="band-name">
         {band.name}
         {band.planned
           ? ', planned'

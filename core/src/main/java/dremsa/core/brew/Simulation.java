@@ -39,11 +39,6 @@ import org.jspecify.annotations.Nullable;
 
 /** One run of a formula through the model. Lives for one prediction. */
 final class Simulation {
-  /** Minutes of handwork for steps without a window; common practice. */
-  private static final double HANDS_SHORT = 3;
-
-  private static final double HANDS_LONG = 5;
-
   /** All of it goes into the equipment at once. */
   private static final int ONCE = 1;
 
@@ -131,7 +126,7 @@ final class Simulation {
 
     @Override
     public Integer wash(Wash step) {
-      return standCovered(HANDS_SHORT);
+      return standCovered(Step.HANDS_SHORT);
     }
 
     @Override
@@ -142,7 +137,7 @@ final class Simulation {
     @Override
     public Integer combine(Combine step) {
       putTogether(step);
-      hearth.stand(known.minutes().orElse(HANDS_SHORT), 1);
+      hearth.stand(known.minutes().orElse(Step.HANDS_SHORT), 1);
       return ONCE;
     }
 
@@ -198,7 +193,7 @@ final class Simulation {
     @Override
     public Integer strain(Strain step) {
       int fillings = fillings(step.tool().fillingMl());
-      hearth.stand(known.minutes().orElse(HANDS_LONG * fillings), 1);
+      hearth.stand(known.minutes().orElse(Step.HANDS_LONG * fillings), 1);
       part(step);
       return fillings;
     }
@@ -218,19 +213,19 @@ final class Simulation {
     @Override
     public Integer add(Add step) {
       stirIn(step);
-      hearth.stand(known.minutes().orElse(HANDS_SHORT), 1);
+      hearth.stand(known.minutes().orElse(Step.HANDS_SHORT), 1);
       return ONCE;
     }
 
     @Override
     public Integer bottle(Bottle step) {
-      hearth.stand(known.minutes().orElse(HANDS_LONG), 1);
+      hearth.stand(known.minutes().orElse(Step.HANDS_LONG), 1);
       return ONCE;
     }
 
     @Override
     public Integer freeze(Freeze step) {
-      return standCovered(HANDS_SHORT);
+      return standCovered(Step.HANDS_SHORT);
     }
 
     @Override

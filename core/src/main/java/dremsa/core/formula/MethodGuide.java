@@ -101,11 +101,8 @@ public record MethodGuide(
         }
       };
 
-  /** Minutes in which hands are needed, by the usual times; a step without a time counts three. */
+  /** Minutes in which hands are needed, by the usual times. */
   public static double handsMinutes(Formula formula) {
-    return formula.steps().stream()
-        .filter(Step::needsHands)
-        .mapToDouble(step -> step.window().map(Window::usual).orElse(3.0))
-        .sum();
+    return formula.steps().stream().mapToDouble(Step::handsMinutes).sum();
   }
 }

@@ -49,6 +49,26 @@ public sealed interface Step {
     return !stands() && !onlyCools();
   }
 
+  /** Handwork that is soon done: to pour, to stir in, to wash; common practice, minutes. */
+  double HANDS_SHORT = 3;
+
+  /** Handwork that takes a little: to strain once, to fill; common practice, minutes. */
+  double HANDS_LONG = 5;
+
+  /** Work that something which then goes on alone begins with; our estimate, minutes. */
+  double SETTING_ON = 2;
+
+  /**
+   * Minutes in which hands are needed, done once and by the usual times: a large amount that is
+   * strained in two goes takes longer, and so does what is stirred until it boils.
+   */
+  default double handsMinutes() {
+    if (needsHands()) {
+      return window().map(Window::usual).orElse(HANDS_SHORT);
+    }
+    return onlyCools() && !stands() ? 0 : SETTING_ON;
+  }
+
   /**
    * Whether a run can go on without it: what puts the brew together, parts it or bottles it cannot
    * be left out.
@@ -526,6 +546,11 @@ public sealed interface Step {
     }
 
     @Override
+    public double handsMinutes() {
+      return HANDS_LONG;
+    }
+
+    @Override
     public StepKind kind() {
       return StepKind.STRAIN;
     }
@@ -596,6 +621,11 @@ public sealed interface Step {
     @Override
     public Optional<Container> fills() {
       return Optional.of(container);
+    }
+
+    @Override
+    public double handsMinutes() {
+      return HANDS_LONG;
     }
 
     @Override

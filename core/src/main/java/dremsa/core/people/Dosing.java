@@ -35,7 +35,8 @@ public record Dosing(Figure millilitres, int uses, String words) {
     Figure rule = Dose.of(use, person.hair().length(), person.hair().density());
     List<Double> last =
         past.stream()
-            .filter(each -> each.slot() == slot)
+            // What is bought is done without an amount: that says nothing of how much is taken.
+            .filter(each -> each.slot() == slot && each.millilitres() > 0)
             .sorted(Comparator.comparing(HeadUse::at).reversed())
             .limit(COUNTED)
             .map(HeadUse::millilitres)

@@ -36,9 +36,6 @@ public record BrewDay(List<Line> lines, List<Double> starts, List<Lane> lanes, T
   /** What stands longer than this is not waited for, min. */
   private static final double LEFT_STANDING = 6 * 60;
 
-  /** Work that something which then goes on alone begins with; our estimate, min. */
-  private static final double SETTING_ON = 2;
-
   private static final String HOB = "hob";
   private static final String BLENDER = "blender";
 
@@ -157,6 +154,19 @@ public record BrewDay(List<Line> lines, List<Double> starts, List<Lane> lanes, T
     return left < 0 ? "" : run.brew().formula().steps().get(left).headline();
   }
 
+  /** Work that a brew makes until it is in its bottles, whenever that is, minutes. */
+  static double hands(Formula formula, Prediction prediction) {
+    return prediction.steps().stream()
+        .mapToDouble(
+            outcome -> {
+              Step step = formula.steps().get(outcome.index());
+              return step.needsHands()
+                  ? outcome.minutes()
+                  : Math.min(step.handsMinutes(), outcome.minutes());
+            })
+        .sum();
+  }
+
   /** How long a brew keeps somebody at home, until it is in its bottles or left standing, min. */
   static double sitting(Formula formula, Prediction prediction) {
     int left = leftStanding(formula, prediction);
@@ -210,7 +220,7 @@ public record BrewDay(List<Line> lines, List<Double> starts, List<Lane> lanes, T
     if (step.needsHands()) {
       return new Task(step.headline(), minutes, 0, Double.POSITIVE_INFINITY, uses, !step.onHob());
     }
-    double hands = step.onlyCools() && !step.stands() ? 0 : Math.min(SETTING_ON, minutes);
+    double hands = Math.min(step.handsMinutes(), minutes);
     if (left) {
       // Nobody waits for it: put by, it is done with for the evening.
       return new Task(step.headline(), hands, 0, Double.POSITIVE_INFINITY, vessels, false);

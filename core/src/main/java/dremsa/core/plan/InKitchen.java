@@ -4,7 +4,6 @@ import dremsa.core.brew.Brew;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.Prediction;
 import dremsa.core.formula.Ingredient;
-import dremsa.core.formula.MethodGuide;
 import dremsa.core.keep.KeepEvent;
 import dremsa.core.keep.Keeping;
 import dremsa.core.keep.Verdict;
@@ -72,7 +71,7 @@ public final class InKitchen {
             Math.max(0, life),
             Math.min(most, LEAST_ML),
             most,
-            Math.max(5, MethodGuide.handsMinutes(brew.formula())),
+            Math.max(5, BrewDay.hands(brew.formula(), prediction)),
             BrewDay.sitting(brew.formula(), prediction),
             life > NEED_NOT_FREEZE
                 ? Optional.empty()

@@ -131,12 +131,10 @@ public final class Needs {
 
   private static String words(Ahead.Head head, Due due, SlotKind slot) {
     String name = due.occasion().name();
+    String occasion = name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
     return head.person().name()
         + "'s "
-        + name.substring(0, 1).toLowerCase(Locale.ROOT)
-        + name.substring(1)
-        + " ("
-        + slot.words()
-        + ")";
+        + occasion
+        + (occasion.equals(slot.words()) ? "" : " (" + slot.words() + ")");
   }
 }

@@ -34,16 +34,16 @@ public record Tonight(List<BrewPlan.PlannedBrew> brews, double hands, Optional<B
             Because.of(situation, plan, places.get(0)).stream().findFirst()));
   }
 
-  /** As a sentence for the maker. */
+  /** As a line for the maker, without a full stop. */
   public String words() {
-    return Said.of(
-            "Brew %s today, %s of hands: ",
-            Said.and(
-                brews.stream()
-                    .map(brew -> Said.of("%.0f mL of %s", brew.millilitres(), lowered(brew.name())))
-                    .toList()),
-            Said.duration(hands))
-        + lowered(because.map(Because::words).orElse(""));
+    String what =
+        Said.and(
+            brews.stream()
+                .map(brew -> Said.of("%.0f mL of %s", brew.millilitres(), lowered(brew.name())))
+                .toList());
+    String why = lowered(because.map(Because::words).orElse(""));
+    return Said.of("Brew %s today, %s of hands", what, Said.duration(hands))
+        + (why.isEmpty() ? "" : ": " + why.substring(0, why.length() - 1));
   }
 
   /** Within a sentence; what begins with two capitals is a name that keeps them. */

@@ -107,6 +107,10 @@ class PersonTest {
     Dosing learnt = Dosing.of(ada, SlotKind.STYLER, many);
     assertThat(learnt.millilitres().value()).isEqualTo(75);
     assertThat(learnt.words()).contains("90 mL").contains("5 times");
+    // What was bought and used without an amount says nothing.
+    List<HeadUse> bought = List.of(Heads.use(gel, SlotKind.STYLER, TODAY, 0));
+    assertThat(Dosing.of(ada, SlotKind.STYLER, bought))
+        .isEqualTo(Dosing.of(ada, SlotKind.STYLER, List.of()));
     Person unknown = Heads.person("Bo", AgeBand.ADULT, Hair.UNKNOWN);
     assertThat(Dosing.of(unknown, SlotKind.STYLER, List.of()).millilitres().value())
         .as("the smaller dose")

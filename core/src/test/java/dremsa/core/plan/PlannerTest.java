@@ -153,7 +153,7 @@ class PlannerTest {
 
     assertThat(plan.brewedMl()).isEqualTo(55);
     assertThat(Tonight.of(situation, plan, TODAY.plusDays(4)).orElseThrow().words())
-        .isEqualTo("Brew 55 mL of gel today, 40 min of hands: for gel on Saturday 7.");
+        .isEqualTo("Brew 55 mL of gel today, 40 min of hands: for gel on Saturday 7");
     assertThat(Tonight.of(situation, plan, TODAY)).isEmpty();
   }
 

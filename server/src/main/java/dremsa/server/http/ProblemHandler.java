@@ -27,6 +27,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import org.springframework.web.util.DisconnectedClientHelper;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.exc.InvalidFormatException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
@@ -145,11 +146,15 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
 
   /** The session is written when the answer begins to go out: the database may be away by then. */
   @Override
-  protected ResponseEntity<Object> handleHttpMessageNotWritable(
+  protected @Nullable ResponseEntity<Object> handleHttpMessageNotWritable(
       HttpMessageNotWritableException e,
       HttpHeaders headers,
       HttpStatusCode status,
       WebRequest request) {
+    if (DisconnectedClientHelper.isClientDisconnectedException(e) && !outage.isOne(e)) {
+      // The page was left before it had its answer: there is nobody to tell, and nothing is wrong.
+      return null;
+    }
     return widen(outage.isOne(e) ? outage.began() : unexpected(e, request.getDescription(false)));
   }
 

@@ -7,6 +7,7 @@ import dremsa.core.measure.Said;
 import dremsa.core.plan.Agreed;
 import dremsa.core.plan.BrewDay;
 import dremsa.core.plan.FreeTime;
+import dremsa.core.plan.PlanWeights;
 import dremsa.core.timetable.Timetable;
 import dremsa.core.timetable.Workroom;
 import dremsa.server.accounts.Household;
@@ -88,6 +89,8 @@ class BrewDays implements PlannedMaterials {
   /**
    * An evening.
    *
+   * @param hands minutes of work at the pots
+   * @param tidying minutes for laying out and washing up besides
    * @param troubles what does not fit, with its numbers; empty where all does
    */
   record BrewDayView(
@@ -98,6 +101,7 @@ class BrewDays implements PlannedMaterials {
       List<EveningLine> lines,
       List<OnFeet> onFeet,
       double hands,
+      double tidying,
       Instant end,
       List<Pick> picking,
       List<String> troubles) {}
@@ -249,6 +253,7 @@ class BrewDays implements PlannedMaterials {
             .map(stretch -> new OnFeet(at(from, stretch.from()), at(from, stretch.to())))
             .toList(),
         worked.hands(),
+        PlanWeights.USUAL.session(),
         at(from, table.end()),
         List.copyOf(picks.values()),
         troubles);

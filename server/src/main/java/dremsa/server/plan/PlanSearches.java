@@ -16,9 +16,9 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Bean;
@@ -146,16 +146,23 @@ class PlanSearches {
       search(household);
     } catch (RuntimeException e) {
       LOG.warn("A search for a better plan failed.", e);
-      write(household, SearchState.FAILED, null, null);
+      turns.take(
+          household,
+          () ->
+              jdbc.update(
+                  "update plan_search set state = 'FAILED', basis = null, found = null,"
+                      + " ended_at = now(6) where household_id = ?",
+                  household.toString()));
     }
   }
 
   private void search(UUID household) {
-    Integer days =
-        jdbc.queryForObject(
-            "select days from plan_search where household_id = ?",
-            Integer.class,
-            household.toString());
+    Asked asked =
+        Objects.requireNonNull(
+            jdbc.queryForObject(
+                "select days, asked_at from plan_search where household_id = ?",
+                (row, n) -> new Asked(household, row.getInt(1), row.getTimestamp(2)),
+                household.toString()));
     turns.take(
         household,
         () ->
@@ -166,17 +173,13 @@ class PlanSearches {
         reading.execute(
             status -> {
               Household keeper = households.of(household);
-              return plans.situation(
-                  keeper,
-                  households.now(keeper),
-                  days == null ? BrewPlans.USUAL_DAYS : days,
-                  List.of());
+              return plans.situation(keeper, households.now(keeper), asked.days(), List.of());
             });
     if (told == null) {
       return;
     }
     UUID basis = told.basis();
-    Watch watch = new Watch(household);
+    Watch watch = new Watch(asked);
     Effort effort =
         new Effort(
             Effort.USUAL.moves(), Effort.USUAL.longest(), Effort.USUAL.enough(), watch::stopped);
@@ -186,36 +189,41 @@ class PlanSearches {
             effort,
             better -> {
               if (watch.mayTell()) {
-                write(household, SearchState.RUNNING, basis, better);
+                write(asked, SearchState.RUNNING, basis, better);
               }
             });
-    write(household, watch.stopped() ? SearchState.STOPPED : SearchState.DONE, basis, plan);
+    write(asked, watch.stopped() ? SearchState.STOPPED : SearchState.DONE, basis, plan);
   }
 
-  private void write(
-      UUID household, SearchState state, @Nullable UUID basis, @Nullable BrewPlan plan) {
+  /** What was found; nothing where it was asked for anew meanwhile, and then it runs again. */
+  private void write(Asked asked, SearchState state, UUID basis, BrewPlan plan) {
     turns.take(
-        household,
+        asked.household(),
         () ->
             jdbc.update(
                 "update plan_search set state = ?, basis = ?, found = ?,"
-                    + " ended_at = if(? = 'RUNNING', null, now(6)) where household_id = ?",
+                    + " ended_at = if(? = 'RUNNING', null, now(6))"
+                    + " where household_id = ? and asked_at = ?",
                 state.name(),
-                basis == null ? null : basis.toString(),
-                plan == null ? null : stored.write(Found.of(plan)),
+                basis.toString(),
+                stored.write(Found.of(plan)),
                 state.name(),
-                household.toString()));
+                asked.household().toString(),
+                asked.at()));
   }
+
+  /** What a search was asked for. */
+  private record Asked(UUID household, int days, Timestamp at) {}
 
   /** Looks now and then whether somebody wants it to end. */
   private final class Watch {
-    private final UUID household;
+    private final Asked asked;
     private Instant told = clock.instant();
     private Instant looked = clock.instant();
     private boolean stopped;
 
-    Watch(UUID household) {
-      this.household = household;
+    Watch(Asked asked) {
+      this.asked = asked;
     }
 
     boolean mayTell() {
@@ -234,9 +242,10 @@ class PlanSearches {
         stopped =
             jdbc
                 .queryForList(
-                    "select stopping from plan_search where household_id = ?",
+                    "select stopping or asked_at <> ? from plan_search where household_id = ?",
                     Boolean.class,
-                    household.toString())
+                    asked.at(),
+                    asked.household().toString())
                 .stream()
                 .findFirst()
                 .orElse(true);

@@ -23,8 +23,11 @@ class SchedulerConfig {
   /** What is due reaches a pocket within five seconds: looked for this often, once a second. */
   private static final Duration POLL = Duration.ofMillis(700);
 
-  /** An instance that was not heard of for four of these is taken for dead. */
-  private static final Duration HEARTBEAT = Duration.ofSeconds(20);
+  /**
+   * An instance that was not heard of for six of these is taken for dead: what it was at when it
+   * was killed goes on elsewhere, or after its restart, within three quarters of a minute.
+   */
+  private static final Duration HEARTBEAT = Duration.ofSeconds(5);
 
   @Bean(destroyMethod = "stop", initMethod = "start")
   Scheduler scheduler(DataSource source, List<Repeated> repeated) {
