@@ -12,6 +12,9 @@ import { DayLanes } from './DayLanes';
 import { minutes } from './words';
 import './plan.css';
 
+/** More than so many are counted in the headline and named below it. */
+const NAMED = 2;
+
 /** The evening itself: what is done when, what is to be fetched, and the runs laid out. */
 export function BrewDayPage() {
   const { id: day = '' } = useParams();
@@ -57,13 +60,16 @@ function Evening({ view, today, frozen, format }: Props) {
   });
   const time = (at: string) => format.moment(at).slice(-5);
   const several = view.brews.length > 1;
+  const list = view.brews
+    .map((b) => `${figure(Math.round(b.millilitres))} mL ${b.name}`)
+    .join(', ');
   return (
     <>
       <div className="stack tight">
         <div className="row spread">
           <h1>
             {view.day === today ? 'This evening' : format.dayLong(view.day)}:{' '}
-            {view.brews.map((b) => `${figure(Math.round(b.millilitres))} mL ${b.name}`).join(', ')}
+            {view.brews.length <= NAMED ? list : `${view.brews.length} brews`}
           </h1>
           {view.day === today ? (
             <Button loading={begin.isPending} onClick={() => begin.mutate()}>
@@ -90,12 +96,14 @@ function Evening({ view, today, frozen, format }: Props) {
             {t}
           </p>
         ))}
-        {frozen.map((b) => (
-          <p key={b.formula}>
-            When it is bottled, {Math.round(b.frozenMl)} mL of {b.name} goes into the freezer, in
-            portions.
+        {view.brews.length > NAMED && <p>{list}.</p>}
+        {frozen.length > 0 && (
+          <p>
+            When {frozen.length === 1 ? 'it is' : 'they are'} bottled,{' '}
+            {frozen.map((b) => `${Math.round(b.frozenMl)} mL of ${b.name}`).join(', ')}{' '}
+            {frozen.length === 1 ? 'goes' : 'go'} into the freezer, in portions.
           </p>
-        ))}
+        )}
       </div>
       <DayLanes view={view} time={time} />
       <div className="two-even above-l">

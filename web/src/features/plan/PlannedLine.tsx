@@ -26,7 +26,7 @@ export function PlannedLine({ brew, plans, format, onChange, onRemove }: Props) 
           <Link to={`/choose/${brew.formula}/measure`}>
             {brew.name}, {Math.round(brew.millilitres)} mL
           </Link>{' '}
-          <span className="soft small">
+          <span className="soft small whole">
             {minutes(brew.hands)} of hands
             {brew.pinned && ' · stays'}
           </span>

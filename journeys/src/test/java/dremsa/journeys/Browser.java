@@ -19,6 +19,7 @@ import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
@@ -205,6 +206,13 @@ final class Browser implements AutoCloseable {
     driver
         .findElement(By.xpath("//button[starts-with(normalize-space(.),\"" + words + "\")]"))
         .sendKeys(keys);
+  }
+
+  /** Takes the first thing that fits with the mouse and lets it go so much further right, px. */
+  void drag(String css, int right) {
+    WebElement what = driver.findElement(By.cssSelector(css));
+    driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", what);
+    new Actions(driver).clickAndHold(what).moveByOffset(right, 0).release().perform();
   }
 
   /** Cuts the line to the server, or mends it. */

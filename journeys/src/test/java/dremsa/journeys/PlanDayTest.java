@@ -17,6 +17,14 @@ class PlanDayTest {
       "const plan = await (await fetch('/api/plan')).json();"
           + "return plan.agreed.brews.map((b) => b.day + ' ' + b.formula).join();";
 
+  /** How far right of the first pot the next evening with time is, px. */
+  private static final String NEXT_FREE =
+      "const left = (e) => e.getBoundingClientRect().left;"
+          + "const pot = document.querySelector('.pot-mark');"
+          + "const free = [...document.querySelectorAll('.pots-day.free')]"
+          + ".find((d) => left(d) > left(pot) + 5);"
+          + "return Math.round(left(free) - left(pot));";
+
   @Test
   void whatIsPlannedIsBrewed() throws Exception {
     try (ServerProcess server = ServerProcess.start("reset");
@@ -46,8 +54,7 @@ class PlanDayTest {
     laptop.see("What if");
     laptop.tap("As agreed");
     laptop.see("The plan");
-    laptop.script("document.querySelector('.pot-mark').focus()");
-    laptop.press(Keys.ARROW_RIGHT);
+    laptop.drag(".pot-mark", ((Long) laptop.script(NEXT_FREE)).intValue());
     laptop.see("What if");
     laptop.tap("Take it");
     laptop.see("Agreed on");

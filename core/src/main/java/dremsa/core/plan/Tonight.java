@@ -15,6 +15,8 @@ import java.util.stream.IntStream;
  */
 public record Tonight(List<BrewPlan.PlannedBrew> brews, double hands, Optional<Because> because) {
 
+  private static final int NAMED = 2;
+
   /** Empty where a plan has nothing for that day. */
   public static Optional<Tonight> of(Situation situation, BrewPlan plan, LocalDate day) {
     List<Integer> places =
@@ -36,14 +38,26 @@ public record Tonight(List<BrewPlan.PlannedBrew> brews, double hands, Optional<B
 
   /** As a line for the maker, without a full stop. */
   public String words() {
-    String what =
-        Said.and(
-            brews.stream()
-                .map(brew -> Said.of("%.0f mL of %s", brew.millilitres(), lowered(brew.name())))
-                .toList());
     String why = lowered(because.map(Because::words).orElse(""));
-    return Said.of("Brew %s today, %s of hands", what, Said.duration(hands))
+    return Said.of("Brew %s today, %s of hands", what(), Said.duration(hands))
         + (why.isEmpty() ? "" : ": " + why.substring(0, why.length() - 1));
+  }
+
+  /** Two with their amounts; of more the first two and how many besides. */
+  private String what() {
+    boolean few = brews.size() <= NAMED;
+    List<String> names =
+        brews.stream()
+            .limit(NAMED)
+            .map(
+                brew ->
+                    few
+                        ? Said.of("%.0f mL of %s", brew.millilitres(), lowered(brew.name()))
+                        : lowered(brew.name()))
+            .toList();
+    return few
+        ? Said.and(names)
+        : String.join(", ", names) + Said.of(" and %d more", brews.size() - NAMED);
   }
 
   /** Within a sentence; what begins with two capitals is a name that keeps them. */

@@ -158,6 +158,26 @@ class PlannerTest {
   }
 
   @Test
+  void anEveningOfManyBrewsNamesTwo() {
+    List<Brewable> three =
+        List.of(
+            brewable("gel", 5, 300, Optional.empty()),
+            brewable("spray", 5, 300, Optional.empty()),
+            brewable("tea", 5, 300, Optional.empty()));
+    Situation situation =
+        situation(
+            three,
+            List.of(need(2, "gel", 50), need(2, "spray", 50), need(2, "tea", 50)),
+            List.of(),
+            evenings(1),
+            List.of());
+    BrewPlan plan = Planner.first(situation);
+
+    assertThat(Tonight.of(situation, plan, TODAY.plusDays(1)).orElseThrow().words())
+        .isEqualTo("Brew gel, spray and 1 more today, 80 min of hands: for gel on Wednesday 4");
+  }
+
+  @Test
   void whatFillsThePotIsNotRoundedBeyondIt() {
     Situation situation =
         situation(
