@@ -87,6 +87,11 @@ public record StepFacts(
     return changed(draft -> draft.readings.put(kind, value));
   }
 
+  /** The same without what was read at its end. */
+  public StepFacts unread() {
+    return changed(draft -> draft.readings.clear());
+  }
+
   /** The same with what was really put in of an ingredient, g. */
   public StepFacts withWeighed(String ingredient, double value) {
     return changed(draft -> draft.weighed.put(ingredient, value));

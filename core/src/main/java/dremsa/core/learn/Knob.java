@@ -1,0 +1,166 @@
+package dremsa.core.learn;
+
+import dremsa.core.brew.Brew;
+import dremsa.core.formula.Step;
+import dremsa.core.formula.StepKind;
+import dremsa.core.kitchen.Kitchen;
+import dremsa.core.kitchen.Parameter;
+import dremsa.core.material.Material;
+import dremsa.core.material.Materials;
+import dremsa.core.material.Property;
+import dremsa.core.measure.Figure;
+import dremsa.core.measure.Provenance;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** A figure of the model that is told by what was weighed and measured. */
+public sealed interface Knob {
+  /** Stable, and the same for the same figure: {@code "kitchen/CLOTH_KEEPS"}. */
+  String key();
+
+  /** What it is, in words. */
+  String words();
+
+  /** As it stands in these surroundings; empty where they have no such figure. */
+  Optional<Figure> figure(Kitchen kitchen, Materials materials);
+
+  /** A brew with another figure. */
+  Brew with(Brew brew, Figure figure);
+
+  /** A figure of the kitchen. */
+  record OfKitchen(Parameter parameter) implements Knob {
+    @Override
+    public String key() {
+      return "kitchen/" + parameter.name();
+    }
+
+    @Override
+    public String words() {
+      return parameter.words();
+    }
+
+    @Override
+    public Optional<Figure> figure(Kitchen kitchen, Materials materials) {
+      return Optional.of(kitchen.parameters().figure(parameter));
+    }
+
+    @Override
+    public Brew with(Brew brew, Figure figure) {
+      return brew.with(over(brew.kitchen(), figure));
+    }
+
+    /** A kitchen with another figure. */
+    public Kitchen over(Kitchen kitchen, Figure figure) {
+      return kitchen.withParameters(kitchen.parameters().with(parameter, figure));
+    }
+  }
+
+  /**
+   * A figure of a material.
+   *
+   * @param material its id
+   * @param name as told to the maker
+   */
+  record OfMaterial(String material, String name, Property property) implements Knob {
+    @Override
+    public String key() {
+      return "material/" + material + "/" + property.name();
+    }
+
+    @Override
+    public String words() {
+      return name + ": " + property.words();
+    }
+
+    @Override
+    public Optional<Figure> figure(Kitchen kitchen, Materials materials) {
+      return materials.find(material).map(found -> found.figures().get(property));
+    }
+
+    @Override
+    public Brew with(Brew brew, Figure figure) {
+      for (Material used : brew.materials()) {
+        if (used.id().equals(material)) {
+          return brew.with(used.with(property, figure));
+        }
+      }
+      return brew;
+    }
+
+    /** Materials with another figure. */
+    public Materials over(Materials materials, Figure figure) {
+      return materials
+          .find(material)
+          .map(found -> materials.with(found.with(property, figure)))
+          .orElse(materials);
+    }
+  }
+
+  /** What a brew's amounts can tell; more than that is not looked for in it. */
+  static List<Knob> of(Brew brew) {
+    Set<Knob> all = new LinkedHashSet<>();
+    boolean hot = false;
+    for (Step step : brew.formula().steps()) {
+      hot |= step.onHob() || step.pouredHot();
+      if (step instanceof Step.Boil boil) {
+        all.add(
+            new OfKitchen(
+                switch (boil.level()) {
+                  case ROLLING -> Parameter.ROLLING_BOIL;
+                  case GENTLE -> Parameter.GENTLE_BOIL;
+                  case SIMMER -> Parameter.SIMMER;
+                }));
+        if (boil.lid()) {
+          all.add(new OfKitchen(Parameter.LID));
+        }
+      }
+    }
+    if (hot) {
+      all.add(new OfKitchen(Parameter.EVAPORATION));
+    }
+    List<Step> strains =
+        brew.formula().steps().stream().filter(step -> step.kind() == StepKind.STRAIN).toList();
+    if (strains.stream()
+        .anyMatch(step -> step.strainer().map(tool -> tool.soaksUp()).orElse(false))) {
+      all.add(new OfKitchen(Parameter.CLOTH_KEEPS));
+    }
+    boolean squeezed = strains.stream().anyMatch(Step::wrung);
+    boolean drained = strains.stream().anyMatch(step -> !step.wrung());
+    for (Material material : brew.materials()) {
+      if (material.kind().isPlant()) {
+        List<Property> held = held(material, squeezed, drained);
+        held.forEach(one -> all.add(new OfMaterial(material.id(), material.name(), one)));
+        if (squeezed && !held.contains(Property.HOLD_SQUEEZED)) {
+          all.add(new OfKitchen(Parameter.SQUEEZE));
+        }
+      }
+    }
+    return List.copyOf(all);
+  }
+
+  private static List<Property> held(Material material, boolean squeezed, boolean drained) {
+    List<Property> held = new ArrayList<>();
+    boolean own = material.figures().containsKey(Property.HOLD_SQUEEZED);
+    if (squeezed && own) {
+      held.add(Property.HOLD_SQUEEZED);
+    }
+    if (drained && material.figures().containsKey(Property.HOLD_HOT)) {
+      held.add(Property.HOLD_HOT);
+    }
+    if (drained || squeezed && !own) {
+      held.add(Property.HOLD);
+    }
+    held.removeIf(property -> !material.figures().containsKey(property));
+    return held;
+  }
+
+  /** Whether a kitchen may teach it: what the household set itself is left as it is. */
+  static boolean open(Figure figure) {
+    return figure.provenance() != Provenance.HOUSEHOLD
+        && figure.low() > 0
+        && figure.low() < figure.high();
+  }
+}
