@@ -293,6 +293,7 @@ command_bench() {
   local classes="$ROOT/bench/target/classes:$ROOT/core/target/classes:$ROOT/core/target/test-classes:$(cat "$HOME_DIR/bench.cp")"
   java -cp "$classes" org.openjdk.jmh.Main "${DREMSA_BENCH:-.*}"
   java -Xmx512m -cp "$classes" dremsa.bench.PlanReport
+  java -Xmx512m -cp "$classes" dremsa.bench.LearnReport
   measure_server
 }
 
