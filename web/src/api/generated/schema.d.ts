@@ -504,6 +504,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calibration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the kitchen taught, from which batches, and how they were foretold */
+        get: operations["calibration"];
+        put?: never;
+        /** Calibrate anew, in the background */
+        post: operations["ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calibration/batches/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Let a batch count, or leave it out; calibrates anew */
+        put: operations["choose"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calibration/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Use a learned figure, or put it back */
+        put: operations["choose_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/containers": {
         parameters: {
             query?: never;
@@ -2069,7 +2121,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["ask"];
+        put: operations["ask_1"];
         post?: never;
         delete: operations["leave"];
         options?: never;
@@ -2196,6 +2248,9 @@ export interface components {
             endMl: number;
             frozen: boolean;
             serves: components["schemas"]["ServesLine"][];
+        };
+        BatchChoice: {
+            counts: boolean;
         };
         BatchCostJson: {
             /** Format: double */
@@ -2394,6 +2449,18 @@ export interface components {
             status: string;
             /** Format: double */
             bottledMl?: number;
+        };
+        CalibrationView: {
+            /** @enum {string} */
+            state?: "ASKED" | "RUNNING" | "DONE" | "FAILED";
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            total: number;
+            /** Format: date-time */
+            endedAt?: string;
+            figures: components["schemas"]["TaughtView"][];
+            batches: components["schemas"]["ForetoldBatch"][];
         };
         Called: {
             /** Format: uuid */
@@ -2742,6 +2809,10 @@ export interface components {
         FeedState: {
             made: boolean;
         };
+        FigureChoice: {
+            knob: string;
+            inUse: boolean;
+        };
         FigureJson: {
             /** Format: double */
             value: number;
@@ -2796,6 +2867,26 @@ export interface components {
             /** Format: date-time */
             lastAt?: string;
             problem: string;
+        };
+        ForetoldBatch: {
+            /** Format: uuid */
+            id: string;
+            code: string;
+            name: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            real: number;
+            /** Format: double */
+            uncalibrated: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            predicted: number;
+            /** Format: double */
+            high: number;
+            /** @enum {string} */
+            standing: "COUNTS" | "ASKED" | "LEFT_OUT";
         };
         FormulaChoice: {
             id: string;
@@ -4254,6 +4345,11 @@ export interface components {
             kin: components["schemas"]["Kin"][];
             happenings: components["schemas"]["HappeningLine"][];
         };
+        Said: {
+            /** Format: uuid */
+            id: string;
+            code: string;
+        };
         SchoolJson: {
             id: string;
             question: string;
@@ -4695,6 +4791,15 @@ export interface components {
             words: string;
             /** Format: date-time */
             at?: string;
+        };
+        TaughtView: {
+            knob: string;
+            words: string;
+            before: components["schemas"]["FigureJson"];
+            after: components["schemas"]["FigureJson"];
+            told: boolean;
+            inUse: boolean;
+            batches: components["schemas"]["Said"][];
         };
         TestForm: {
             material: string;
@@ -6137,6 +6242,132 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WhatIf"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    calibration: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalibrationView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalibrationView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    choose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BatchChoice"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalibrationView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    choose_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FigureChoice"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalibrationView"];
                 };
             };
             /** @description A problem detail (RFC 9457) */
@@ -9857,7 +10088,7 @@ export interface operations {
             };
         };
     };
-    ask: {
+    ask_1: {
         parameters: {
             query?: never;
             header?: never;

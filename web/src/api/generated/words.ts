@@ -11,6 +11,12 @@ export const WORDS = {
     "FROM_13": "13 to 17",
     "ADULT": "grown up"
   },
+  "calibrationStates": {
+    "ASKED": "is about to begin",
+    "RUNNING": "runs",
+    "DONE": "is done",
+    "FAILED": "failed"
+  },
   "conditions": {
     "PREGNANT": "pregnant",
     "ASTHMA": "asthma",

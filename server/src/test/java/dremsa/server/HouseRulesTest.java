@@ -60,6 +60,7 @@ class HouseRulesTest {
               "..people",
               "..washdays",
               "..plan",
+              "..learning",
               "..history",
               "..reminders");
 

@@ -34,6 +34,7 @@ class SqlAtHomeTest {
           Map.entry("batch_step", "bench"),
           Map.entry("batch_follow", "bench"),
           Map.entry("plan_search", "plan"),
+          Map.entry("calibration", "learning"),
           Map.entry("reminder", "reminders"),
           Map.entry("message", "reminders"),
           Map.entry("push_key", "push"),

@@ -24,6 +24,23 @@ public sealed interface Knob {
   /** What it is, in words. */
   String words();
 
+  /**
+   * The figure of a key.
+   *
+   * @param name of its material; not needed for one of the kitchen
+   * @throws IllegalArgumentException for no key of a figure
+   */
+  static Knob of(String key, String name) {
+    String[] parts = key.split("/");
+    if (parts.length == 2 && parts[0].equals("kitchen")) {
+      return new OfKitchen(Parameter.valueOf(parts[1]));
+    }
+    if (parts.length == 3 && parts[0].equals("material")) {
+      return new OfMaterial(parts[1], name, Property.valueOf(parts[2]));
+    }
+    throw new IllegalArgumentException("no figure: " + key);
+  }
+
   /** As it stands in these surroundings; empty where they have no such figure. */
   Optional<Figure> figure(Kitchen kitchen, Materials materials);
 

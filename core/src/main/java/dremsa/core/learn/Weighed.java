@@ -56,7 +56,8 @@ public record Weighed(
 
   /**
    * Takes what was measured out of what happened: how much ran off at each straining, and what was
-   * bottled, where nothing was measured before that says the same.
+   * bottled, where nothing was measured before that says the same and it is not just what was
+   * foretold.
    *
    * @param bottledMl in all bottles together
    */
@@ -75,10 +76,15 @@ public record Weighed(
         observed.add(new Observed(i, read.getAsDouble()));
       }
     }
-    if (observed.isEmpty() && bottledMl.orElse(0) > 0 && brew.formula().branches().isEmpty()) {
-      observed.add(new Observed(steps.size(), bottledMl.getAsDouble()));
+    Weighed ranOff = new Weighed(batch, brew, scale, vessels, facts, observed);
+    if (ranOff.tells() || bottledMl.orElse(0) <= 0 || !brew.formula().branches().isEmpty()) {
+      return ranOff;
     }
-    return new Weighed(batch, brew, scale, vessels, facts, observed);
+    Observed bottled = new Observed(steps.size(), bottledMl.getAsDouble());
+    // What is written in the bottles' fields beforehand and left there is no measurement.
+    return Math.abs(ranOff.predicted(brew, bottled) - bottled.millilitres()) < MARKS_ML
+        ? ranOff
+        : new Weighed(batch, brew, scale, vessels, facts, List.of(bottled));
   }
 
   /** Whether it says anything. */

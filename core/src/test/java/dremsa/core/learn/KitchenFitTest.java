@@ -103,7 +103,7 @@ class KitchenFitTest {
 
   @Test
   void oneBatchTellsOnlyWhatItCanTell() {
-    KitchenFit.Result one = fit(List.of(gel("a", 1)));
+    KitchenFit.Result one = fit(List.of(gel("a", 1.02)));
 
     assertThat(one.figures()).anyMatch(taught -> !taught.told());
     Kitchen taught = Taught.over(BELIEVED, one.figures());
@@ -177,11 +177,22 @@ class KitchenFitTest {
       for (Knob knob : Knob.of(brew)) {
         assertThat(knob.figure(BELIEVED, KNOWN)).as(formula.id() + knob.key()).isPresent();
         assertThat(knob.words()).isNotBlank();
+        assertThat(Knob.of(knob.key(), name(knob))).isEqualTo(knob);
         if (knob instanceof Knob.OfMaterial of) {
           assertThat(of.property()).isIn(Property.HOLD, Property.HOLD_HOT, Property.HOLD_SQUEEZED);
         }
       }
     }
+  }
+
+  private static String name(Knob knob) {
+    return knob instanceof Knob.OfMaterial of ? of.name() : "";
+  }
+
+  @Test
+  void whatWasForetoldAndTakenOverIsNoMeasurement() {
+    assertThat(gel("a", 1).tells()).isFalse();
+    assertThat(gel("a", 1.02).tells()).isTrue();
   }
 
   private static Taught told(KitchenFit.Result result, String key) {

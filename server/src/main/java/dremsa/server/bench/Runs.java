@@ -10,6 +10,7 @@ import dremsa.core.formula.Step;
 import dremsa.core.formula.Window;
 import dremsa.core.keep.Inherited;
 import dremsa.core.kitchen.Kitchen;
+import dremsa.core.learn.Weighed;
 import dremsa.core.material.Materials;
 import dremsa.server.http.Problem;
 import dremsa.server.wire.Stored;
@@ -20,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -62,6 +64,50 @@ public class Runs {
             .findByIdAndHouseholdId(batch, household)
             .orElseThrow(() -> Problem.notFound("batch"));
     return record(found, found.endedAt() == null ? found.startedAt() : found.endedAt());
+  }
+
+  /**
+   * How much came of a batch.
+   *
+   * @param at when it was bottled
+   */
+  public record Weighing(UUID id, String code, String name, Instant at, Weighed weighed) {}
+
+  /** Ids of the batches that came to bottles, the oldest first. */
+  @Transactional(readOnly = true)
+  public List<UUID> bottledBatches(UUID household) {
+    return repository
+        .findByHouseholdIdAndStatusInOrderByStartedAt(household, List.of(Batch.Status.BOTTLED))
+        .stream()
+        .filter(batch -> batch.parentId() == null)
+        .map(Batch::id)
+        .toList();
+  }
+
+  /** What came of a batch; empty where it is no longer there. */
+  @Transactional(readOnly = true)
+  public Optional<Weighing> weighed(UUID household, UUID id) {
+    return repository
+        .findByIdAndHouseholdId(id, household)
+        .filter(batch -> batch.status() == Batch.Status.BOTTLED)
+        .map(
+            batch -> {
+              Instant at = Objects.requireNonNull(batch.endedAt());
+              Run run = of(batch, at);
+              Double bottled = batch.bottledMl();
+              return new Weighing(
+                  batch.id(),
+                  batch.code(),
+                  batch.formulaName(),
+                  at,
+                  Weighed.of(
+                      batch.id().toString(),
+                      run.brew(),
+                      run.scale(),
+                      run.vessels(),
+                      run.facts(),
+                      bottled == null ? OptionalDouble.empty() : OptionalDouble.of(bottled)));
+            });
   }
 
   /** The batch of a code. */

@@ -24,9 +24,15 @@ public class Kitchens {
   private final Households households;
   private final Stored stored;
   private final PlaceClimates climates;
+  private final KitchenTeaching teaching;
 
   Kitchens(
-      KitchenRepository repository, Households households, Stored stored, PlaceClimates climates) {
+      KitchenRepository repository,
+      Households households,
+      Stored stored,
+      PlaceClimates climates,
+      KitchenTeaching teaching) {
+    this.teaching = teaching;
     this.repository = repository;
     this.households = households;
     this.climates = climates;
@@ -36,7 +42,13 @@ public class Kitchens {
   /** A kitchen and its version for optimistic locking; 0 when it is still the usual one. */
   record Versioned(KitchenJson kitchen, long version) {}
 
+  /** As it is brewed in: set up, and with what it taught. */
   public Kitchen of(UUID household) {
+    return teaching.over(household, untaught(household));
+  }
+
+  /** As it was set up. */
+  public Kitchen untaught(UUID household) {
     return repository
         .findById(household)
         .map(row -> stored.kitchen(row.content(), row.schemaVersion()))
@@ -45,7 +57,7 @@ public class Kitchens {
 
   /** How warm the places are in which its bottles stand, and were. */
   public Climates climates(UUID household) {
-    return climates.of(household, of(household).climate());
+    return climates.of(household, untaught(household).climate());
   }
 
   Versioned versioned(UUID household) {
@@ -103,7 +115,7 @@ public class Kitchens {
   @Transactional
   public void climateTakenBack(UUID household, UUID id) {
     Climate now = climates.takenBack(household, id);
-    write(household, KitchenJson.of(of(household).withClimate(now)));
+    write(household, KitchenJson.of(untaught(household).withClimate(now)));
   }
 
   private void write(UUID household, KitchenJson kitchen) {

@@ -24,15 +24,23 @@ public class HouseholdMaterials {
 
   private final MaterialRepository repository;
   private final Stored stored;
+  private final MaterialTeaching teaching;
 
-  HouseholdMaterials(MaterialRepository repository, Stored stored) {
+  HouseholdMaterials(MaterialRepository repository, Stored stored, MaterialTeaching teaching) {
+    this.teaching = teaching;
     this.repository = repository;
     this.stored = stored;
   }
 
-  /** The catalogue with a household's own materials over it. */
+  /** As it brews with them: the catalogue, its own over it, and what its kitchen taught. */
   @Transactional(readOnly = true)
   public Materials of(UUID household) {
+    return teaching.over(household, untaught(household));
+  }
+
+  /** The catalogue with a household's own materials over it. */
+  @Transactional(readOnly = true)
+  public Materials untaught(UUID household) {
     Materials all = Materials.standard();
     for (MaterialRow row : repository.findByKeyHouseholdIdOrderByKeyMaterialId(household)) {
       all = all.overlaid(stored.material(row.content(), row.schemaVersion()));

@@ -1,0 +1,17 @@
+package dremsa.server.learning;
+
+import dremsa.server.http.Words;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The lists of learning. */
+@Configuration(proxyBeanMethods = false)
+class LearningWords {
+  @Bean("words.calibrationStates")
+  Words calibrationStates() {
+    return Words.of(
+        "calibrationStates",
+        CalibrationJson.CalibrationState.class,
+        CalibrationJson.CalibrationState::words);
+  }
+}
