@@ -2459,6 +2459,7 @@ export interface components {
             total: number;
             /** Format: date-time */
             endedAt?: string;
+            words: string;
             figures: components["schemas"]["TaughtView"][];
             batches: components["schemas"]["ForetoldBatch"][];
         };

@@ -95,6 +95,9 @@ class BackupTest {
             "push_delivery",
             // A search for a better plan, asked for anew where it is wanted.
             "plan_search",
+            // What follows from the batches, worked out anew from what is read in.
+            "calibration",
+            "taught_figure",
             // Planned anew from what is read in.
             "reminder");
     java.util.List<String> tables =

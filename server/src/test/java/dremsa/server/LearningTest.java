@@ -65,6 +65,7 @@ class LearningTest {
 
     assertThat(learned.text("/state")).isEqualTo("DONE");
     assertThat(learned.at("/batches")).hasSize(6);
+    assertThat(learned.text("/words")).startsWith("Half of the last 6 batches came out within ");
     assertThat(learned.at("/batches/5/predicted").asDouble() / 270).isCloseTo(1, within(0.05));
     assertThat(band(learned, 5)).isLessThan(band(learned, 0));
     JsonNode hold = figure(learned, "material/linseed/HOLD_SQUEEZED");

@@ -72,6 +72,7 @@ final class Parcel {
             Map.of("value", 50, "unit", "g")));
     washed(owner, spray);
     planned(owner);
+    learned(owner, spray);
     Visitor.Answer own =
         owner.post("/api/formulas", Map.of("copyOf", "fennel-seed-rinse", "name", "Mine"));
     assertThat(own.status()).isEqualTo(201);
@@ -95,6 +96,13 @@ final class Parcel {
     Visitor.File file = owner.file("/api/backup.zip");
     assertThat(file.status()).isEqualTo(200);
     return file.bytes();
+  }
+
+  /** Of a batch somebody said that it does not count. */
+  private static void learned(Visitor owner, UUID bottle) {
+    String batch = owner.get("/api/bottles/" + bottle).text("/bottle/batchId");
+    Visitor.Answer said = owner.put("/api/calibration/batches/" + batch, Map.of("counts", false));
+    assertThat(said.status()).as(said.body().toString()).isEqualTo(200);
   }
 
   /** A plan was taken, with a jar for a friend in it. */

@@ -87,7 +87,16 @@ public final class KitchenFit {
       double low,
       double predicted,
       double high,
-      Standing standing) {}
+      Standing standing) {
+    /** By how much it came out otherwise than foretold, share. */
+    double off() {
+      return Math.abs(real / predicted - 1);
+    }
+
+    double offUncalibrated() {
+      return Math.abs(real / uncalibrated - 1);
+    }
+  }
 
   /**
    * What came of it.

@@ -185,6 +185,23 @@ class KitchenFitTest {
     }
   }
 
+  @Test
+  void howWellItForetellsIsSaidOnceThereAreFour() {
+    List<Weighed> batches =
+        List.of(gel("a", 0.9), gel("b", 0.9), gel("c", 0.9), gel("d", 0.9), gel("e", 0.9));
+
+    Accuracy accuracy = Accuracy.of(fit(batches).batches()).orElseThrow();
+
+    assertThat(accuracy.batches()).isEqualTo(5);
+    assertThat(accuracy.unlearned()).isCloseTo(0.1, within(0.001));
+    assertThat(accuracy.learned()).isLessThan(0.05);
+    assertThat(accuracy.words())
+        .startsWith("Half of the last 5 batches came out within ")
+        .endsWith("without what your kitchen taught it would be 10.0 %.");
+    assertThat(Accuracy.of(fit(batches.subList(0, 3)).batches())).isEmpty();
+    assertThat(new Accuracy(4, 0.02, 0.02).words()).endsWith("2.0 %: nothing is won yet.");
+  }
+
   private static String name(Knob knob) {
     return knob instanceof Knob.OfMaterial of ? of.name() : "";
   }

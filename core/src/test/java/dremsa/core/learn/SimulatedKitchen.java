@@ -17,7 +17,6 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
 
@@ -101,8 +100,13 @@ public final class SimulatedKitchen {
         really(brew).untraced(reached.scale(), vessels, Facts.NONE).finished().millilitres();
     double read = Math.max(1, Math.round(real * (1 + 0.02 * dice.nextGaussian())));
     return new Batch(
-        Weighed.of(
-            "batch " + brewed, brew, reached.scale(), vessels, Facts.NONE, OptionalDouble.of(read)),
+        new Weighed(
+            "batch " + brewed,
+            brew,
+            reached.scale(),
+            vessels,
+            Facts.NONE,
+            List.of(new Weighed.Observed(brew.formula().steps().size(), read))),
         real);
   }
 

@@ -13,6 +13,7 @@ import dremsa.server.bench.BatchBottled.Filled;
 import dremsa.server.bench.Bench;
 import dremsa.server.bench.Runs;
 import dremsa.server.kitchens.Kitchens;
+import dremsa.server.learning.Calibrations;
 import dremsa.server.plan.BrewPlans;
 import dremsa.server.predictions.Plan;
 import dremsa.server.predictions.When;
@@ -61,6 +62,7 @@ class DemoHistory {
   private final Kitchens kitchens;
   private final DemoCupboard cupboard;
   private final DemoPeople people;
+  private final Calibrations calibrations;
   private final BrewPlans plans;
   private final Households households;
   private final EntityManager entities;
@@ -73,9 +75,11 @@ class DemoHistory {
       Kitchens kitchens,
       DemoCupboard cupboard,
       DemoPeople people,
+      Calibrations calibrations,
       BrewPlans plans,
       Households households,
       EntityManager entities) {
+    this.calibrations = calibrations;
     this.plans = plans;
     this.households = households;
     this.entities = entities;
@@ -131,6 +135,7 @@ class DemoHistory {
     people.tell(household, heads, now);
     entities.flush();
     entities.clear();
+    calibrations.calibrate(household);
     plans.takeProposal(households.of(household), now);
   }
 

@@ -89,7 +89,12 @@ final class CalibrationJson {
       double low,
       double predicted,
       double high,
-      KitchenFit.Standing standing) {}
+      KitchenFit.Standing standing) {
+    KitchenFit.Foretold toCore() {
+      return new KitchenFit.Foretold(
+          id.toString(), real, uncalibrated, low, predicted, high, standing);
+    }
+  }
 
   /** A batch that said something. */
   record Said(UUID id, String code) {}
@@ -115,6 +120,7 @@ final class CalibrationJson {
    * @param state null where nothing was ever weighed
    * @param done batches looked at
    * @param total batches to be looked at
+   * @param words how well the last batches were foretold; empty where too few tell it
    * @param batches the oldest first
    */
   record CalibrationView(
@@ -122,6 +128,7 @@ final class CalibrationJson {
       int done,
       int total,
       @Nullable Instant endedAt,
+      String words,
       List<TaughtView> figures,
       List<ForetoldBatch> batches) {}
 

@@ -1,6 +1,7 @@
 package dremsa.server.learning;
 
 import dremsa.core.kitchen.Kitchen;
+import dremsa.core.learn.Accuracy;
 import dremsa.core.learn.KitchenFit;
 import dremsa.core.learn.Taught;
 import dremsa.core.learn.Weighed;
@@ -268,7 +269,7 @@ public class Calibrations {
             household.toString())
         .stream()
         .findFirst()
-        .orElseGet(() -> new CalibrationView(null, 0, 0, null, List.of(), List.of()));
+        .orElseGet(() -> new CalibrationView(null, 0, 0, null, "", List.of(), List.of()));
   }
 
   private CalibrationView view(
@@ -300,7 +301,11 @@ public class Calibrations {
                                         .map(code -> new Said(UUID.fromString(id), code)))
                             .toList()))
             .toList();
-    return new CalibrationView(state, done, total, endedAt, views, batches);
+    String words =
+        Accuracy.of(batches.stream().map(ForetoldBatch::toCore).toList())
+            .map(Accuracy::words)
+            .orElse("");
+    return new CalibrationView(state, done, total, endedAt, words, views, batches);
   }
 
   /** Uses a figure, or puts it back to what was believed before. */
