@@ -58,6 +58,9 @@ export type PlannedBrew = Schemas['PlannedBrewView'];
 export type BrewForm = Schemas['BrewForm'];
 export type PlanSettings = Schemas['PlanSettings'];
 export type BrewDay = Schemas['BrewDayView'];
+export type Calibration = Schemas['CalibrationView'];
+export type ForetoldBatch = Schemas['ForetoldBatch'];
+export type TaughtFigure = Schemas['TaughtView'];
 export type MeasureSystem = Household['measures'];
 
 /** A request that was not carried out, with what the server said of it. */
@@ -199,6 +202,7 @@ export const keys = {
   weeks: (days: number, from?: string) => ['household', 'weeks', days, from] as const,
   washRuns: ['household', 'wash-runs'] as const,
   plan: ['household', 'plan'] as const,
+  calibration: ['household', 'calibration'] as const,
   planIf: (brews: unknown) => ['household', 'plan-if', brews] as const,
   planned: (formula: string) => ['household', 'planned', formula] as const,
   brewDay: (day: string) => ['household', 'brew-day', day] as const,

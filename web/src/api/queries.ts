@@ -290,6 +290,16 @@ export const usePlan = () =>
       ['ASKED', 'RUNNING'].includes(query.state.data?.search?.state ?? '') ? 3_000 : false,
   });
 
+/** What the kitchen taught, and how far it is worked out. */
+export const useCalibration = () =>
+  useQuery({
+    queryKey: keys.calibration,
+    queryFn: () => ask(api.GET('/api/calibration')),
+    // How far it is comes by the change stream; this only makes sure of it.
+    refetchInterval: (query) =>
+      ['ASKED', 'RUNNING'].includes(query.state.data?.state ?? '') ? 2_000 : false,
+  });
+
 /** How these brews would go. */
 export const usePlanIf = (brews: BrewForm[] | undefined) =>
   useQuery({

@@ -31,6 +31,7 @@ import {
   ShelfPage,
   StoresPage,
   TakeInPage,
+  TaughtPage,
   TrayPage,
   WastePage,
   WeeksPage,
@@ -125,6 +126,7 @@ function Views() {
         <Route path="/use/people/:id/:part" element={<PersonPage />} />
         <Route path="/tray" element={<TrayPage />} />
         <Route path="/learn" element={<HandbookPage />} />
+        <Route path="/learn/kitchen" element={<TaughtPage />} />
         <Route path="/kitchen" element={<KitchenPage />} />
         <Route path="*" element={<Navigate to="/keep" replace />} />
       </Route>

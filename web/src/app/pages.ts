@@ -19,6 +19,7 @@ export const EditorPage = page(() => import('../features/formulas/EditorPage'), 
 export const FormulaPage = page(() => import('../features/formulas/FormulaPage'), 'FormulaPage');
 export const FormulasPage = page(() => import('../features/formulas/FormulasPage'), 'FormulasPage');
 export const FridgePage = page(() => import('../features/shelf/FridgePage'), 'FridgePage');
+export const TaughtPage = page(() => import('../features/learning/TaughtPage'), 'TaughtPage');
 export const HandbookPage = page(() => import('../features/handbook/HandbookPage'), 'HandbookPage');
 export const HistoryPage = page(() => import('../features/shelf/HistoryPage'), 'HistoryPage');
 export const KitchenPage = page(() => import('../features/kitchens/KitchenPage'), 'KitchenPage');

@@ -6,6 +6,7 @@ import { useHandbook, useMaterials, useMethods } from '../../api/queries';
 import { duration } from '../../kit/format';
 import { Failed, Waiting } from '../../kit/states';
 import { figureWords } from '../../kit/figures';
+import { LearnLinks } from '../learning/LearnLinks';
 import { WeighSpoon } from './WeighSpoon';
 import { seek } from '../../kit/seek';
 import './handbook.css';
@@ -46,6 +47,7 @@ export function HandbookPage() {
   const parts = [...new Set(rest.map((e) => e.part))];
   return (
     <main className="page reading" id="main">
+      <LearnLinks />
       <h1>Handbook</h1>
       {error && <Failed error={error} />}
       <TextInput

@@ -1,0 +1,13 @@
+import { NavLink } from 'react-router';
+
+/** What lies under Learn. */
+export function LearnLinks() {
+  return (
+    <nav className="under" aria-label="Learn">
+      <NavLink to="/learn" end>
+        Handbook
+      </NavLink>
+      <NavLink to="/learn/kitchen">Your kitchen</NavLink>
+    </nav>
+  );
+}

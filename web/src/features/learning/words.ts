@@ -1,0 +1,12 @@
+import type { ForetoldBatch } from '../../api/client';
+
+/** How far an amount lies from what was foretold without learning, share. */
+export const share = (b: ForetoldBatch, millilitres: number) => millilitres / b.uncalibrated - 1;
+
+/** Lines of an axis of shares, so far apart that there are at most eight. */
+export function ticks(from: number, to: number): number[] {
+  const step = [0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1].find((s) => (to - from) / s <= 8) ?? 2;
+  const all: number[] = [];
+  for (let n = Math.ceil(from / step); n * step <= to + 1e-9; n++) all.push(n * step || 0);
+  return all;
+}
