@@ -19,7 +19,8 @@ export function AskedBatches({ batches, format }: { batches: ForetoldBatch[]; fo
               <Link to={`/brew/${b.id}`}>
                 {b.code}, {b.name}
               </Link>
-              , {format.day(b.at)}: {Math.round(b.real)} mL where about {Math.round(b.predicted)} mL
+              , {format.day(format.dateOf(b.at))}: {format.ml(b.real)} where about{' '}
+              {format.ml(b.predicted)}
               were foretold.{' '}
               {b.standing === 'ASKED'
                 ? 'No kitchen explains that: was it mistyped?'

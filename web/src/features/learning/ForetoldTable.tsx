@@ -13,9 +13,9 @@ export function ForetoldTable({ batches, format }: { batches: ForetoldBatch[]; f
             <tr>
               <td />
               <th>bottled</th>
-              <th>unlearned, mL</th>
-              <th>foretold, mL</th>
-              <th>came out, mL</th>
+              <th>unlearned</th>
+              <th>foretold</th>
+              <th>came out</th>
             </tr>
           </thead>
           <tbody>
@@ -26,13 +26,13 @@ export function ForetoldTable({ batches, format }: { batches: ForetoldBatch[]; f
                     {b.code}, {b.name}
                   </Link>
                 </th>
-                <td>{format.day(b.at)}</td>
-                <td>{Math.round(b.uncalibrated)}</td>
+                <td>{format.day(format.dateOf(b.at))}</td>
+                <td>{format.ml(b.uncalibrated)}</td>
                 <td>
-                  {Math.round(b.predicted)} ({Math.round(b.low)} to {Math.round(b.high)})
+                  {format.ml(b.predicted)} ({format.ml(b.low)} to {format.ml(b.high)})
                 </td>
                 <td>
-                  {Math.round(b.real)}
+                  {format.ml(b.real)}
                   {b.standing !== 'COUNTS' && ' · does not count'}
                 </td>
               </tr>

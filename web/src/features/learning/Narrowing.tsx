@@ -66,17 +66,17 @@ export function Narrowing({ batches, format }: { batches: ForetoldBatch[]; forma
             onClick={() => void navigate(`/brew/${b.id}`)}
           >
             <title>
-              {b.code}, {format.day(b.at)}: {Math.round(b.real)} mL, foretold{' '}
-              {Math.round(b.predicted)} ({Math.round(b.low)} to {Math.round(b.high)})
+              {b.code}, {format.day(format.dateOf(b.at))}: {format.ml(b.real)}, foretold{' '}
+              {format.ml(b.predicted)} ({format.ml(b.low)} to {format.ml(b.high)})
             </title>
           </circle>
         ))}
         <text x={LEFT} y={TALL + 12} className="band-name">
-          {format.day(counting[0]!.at)}
+          {format.day(format.dateOf(counting[0]!.at))}
         </text>
         {counting.length > 4 && (
           <text x={wide - 8} y={TALL + 12} textAnchor="end" className="band-name">
-            {format.day(counting[counting.length - 1]!.at)}
+            {format.day(format.dateOf(counting[counting.length - 1]!.at))}
           </text>
         )}
       </svg>

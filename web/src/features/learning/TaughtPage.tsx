@@ -13,6 +13,7 @@ import { Figures } from './Figures';
 import { ForetoldTable } from './ForetoldTable';
 import { LearnLinks } from './LearnLinks';
 import { Narrowing } from './Narrowing';
+import { mostOften } from './words';
 import './learning.css';
 
 /** Learn: what the kitchen taught the model, from what was weighed and measured in it. */
@@ -28,8 +29,9 @@ export function TaughtPage() {
 
 function Taught({ view }: { view: Calibration }) {
   const format = useFormat();
-  const [formula, setFormula] = useState('');
   const names = [...new Set(view.batches.map((b) => b.name))].sort();
+  // Of one brew the band narrows as it is repeated: what was brewed most often shows that best.
+  const [formula, setFormula] = useState(() => mostOften(view.batches));
   const shown = view.batches.filter((b) => formula === '' || b.name === formula);
   if (view.batches.length === 0) {
     return (
@@ -61,7 +63,7 @@ function Taught({ view }: { view: Calibration }) {
           <h2 id="foretold">Foretold, and come out</h2>
           {names.length > 1 && (
             <Choice
-              className="field"
+              className="taught-of"
               label="Of what"
               data={[
                 { value: '', label: 'all brews' },

@@ -3,6 +3,13 @@ import type { ForetoldBatch } from '../../api/client';
 /** How far an amount lies from what was foretold without learning, share. */
 export const share = (b: ForetoldBatch, millilitres: number) => millilitres / b.uncalibrated - 1;
 
+/** The name that comes up most often, the first of those that come up as often. */
+export function mostOften(batches: ForetoldBatch[]): string {
+  const times = new Map<string, number>();
+  for (const b of batches) times.set(b.name, (times.get(b.name) ?? 0) + 1);
+  return [...times].sort((a, b) => b[1] - a[1])[0]?.[0] ?? '';
+}
+
 /** Lines of an axis of shares, so far apart that there are at most eight. */
 export function ticks(from: number, to: number): number[] {
   const step = [0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1].find((s) => (to - from) / s <= 8) ?? 2;

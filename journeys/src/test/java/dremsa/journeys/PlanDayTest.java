@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 
-/** Planning on the sofa, and the evening at the hob. */
+/** On the sofa: what the kitchen taught, and the plan; then the evening at the hob. */
 class PlanDayTest {
   /** Seconds until the evening of the first brew that is agreed on. */
   private static final String UNTIL_THE_EVENING =
@@ -35,12 +35,30 @@ class PlanDayTest {
         browser.tap("Look around the demo kitchen");
         browser.see("Fridge");
       }
+      taught(laptop, phone);
       moved(laptop);
       wanted(laptop);
       searched(laptop);
       phone.moveClock(((Long) phone.script(UNTIL_THE_EVENING)).longValue());
       brewed(phone);
     }
+  }
+
+  /** A figure is put back, and used again. */
+  private static void taught(Browser laptop, Browser phone) {
+    laptop.tap("Learn");
+    laptop.tap("Your kitchen");
+    laptop.see("What your kitchen taught");
+    laptop.see("came out within");
+    laptop.isAccessible("what the kitchen taught");
+    laptop.tap("Put it back");
+    laptop.see("put back, not used");
+    laptop.tap("Undo");
+    laptop.seeNot("put back, not used");
+    phone.go("/learn/kitchen");
+    phone.see("Figure by figure");
+    phone.isAccessible("what the kitchen taught, on a phone");
+    phone.fitsTheWidth("what the kitchen taught, on a phone");
   }
 
   /** A pot goes to another evening, one sees what that does, and it comes back. */

@@ -37,6 +37,9 @@ class ScreenshotsTest {
       laptop.go("/learn?find=strain+gel");
       laptop.see("entries");
       laptop.picture(folder.resolve("handbook.png"));
+      laptop.go("/learn/kitchen");
+      laptop.see("Figure by figure");
+      laptop.picture(folder.resolve("taught.png"));
       laptop.go("/choose");
       laptop.tap("Measure Lemon balm spray");
       laptop.see("keeps till");
@@ -74,7 +77,6 @@ class ScreenshotsTest {
       phone.go("/");
       phone.tap("Look around the demo kitchen");
       phone.see("Fridge");
-      phone.picture(folder.resolve("shelf-phone.png"));
       phone.go("/choose/nettle-powder-spray/measure");
       phone.see("keeps till");
       phone.picture(folder.resolve("measure-phone.png"));
