@@ -33,6 +33,9 @@ public final class Lengths {
 
   private static final double DAYS_A_MONTH = 365.25 / 12;
 
+  /** A soft edge is bent: so many pieces draw it. */
+  private static final int EDGES = 8;
+
   /** Nobody plans further ahead than this, months. */
   private static final int LONGEST = 36;
 
@@ -52,6 +55,14 @@ public final class Lengths {
   }
 
   /**
+   * A place of a line with its soft edge, cm.
+   *
+   * @param low 95 % likely above this
+   * @param high 95 % likely below this
+   */
+  public record Edge(LocalDate day, double low, double cm, double high) {}
+
+  /**
    * What the readings say.
    *
    * @param cmAMonth slope; empty where there are too few readings for one
@@ -62,6 +73,7 @@ public final class Lengths {
    * @param doubtful a reading far off the line of the others
    * @param monthsToGo so many more until the interval is narrow, measured as often as until now;
    *     empty where it is narrow, or would be in no less than three years
+   * @param lines to be drawn: one for each stretch between cuts that has two readings and more
    */
   public record Growth(
       OptionalDouble cmAMonth,
@@ -71,7 +83,8 @@ public final class Lengths {
       int cuts,
       OptionalDouble robust,
       Optional<Reading> doubtful,
-      OptionalInt monthsToGo) {
+      OptionalInt monthsToGo,
+      List<List<Edge>> lines) {
     /** Whether the interval is narrow enough to say something. */
     public boolean settled() {
       return low.isPresent() && high.getAsDouble() - low.getAsDouble() <= NARROW;
@@ -178,7 +191,8 @@ public final class Lengths {
             cuts,
             OptionalDouble.empty(),
             Optional.empty(),
-            toGo(TAPE_CM));
+            toGo(TAPE_CM),
+            List.of());
       }
       if (line.free() < 1) {
         return new Growth(
@@ -189,7 +203,8 @@ public final class Lengths {
             cuts,
             OptionalDouble.of(line.robust()),
             Optional.empty(),
-            toGo(TAPE_CM));
+            toGo(TAPE_CM),
+            lines());
       }
       double half = line.half();
       return new Growth(
@@ -202,7 +217,29 @@ public final class Lengths {
           line.farOff().flatMap(this::reading),
           2 * half <= NARROW
               ? OptionalInt.empty()
-              : toGo(line.free() > 2 ? line.error() : Math.max(line.error(), TAPE_CM)));
+              : toGo(line.free() > 2 ? line.error() : Math.max(line.error(), TAPE_CM)),
+          lines());
+    }
+
+    private List<List<Edge>> lines() {
+      List<List<Edge>> all = new ArrayList<>();
+      for (int n = 0; n < stretches.size(); n++) {
+        List<Point> stretch = stretches.get(n);
+        double from = stretch.get(0).x();
+        double to = stretch.get(stretch.size() - 1).x();
+        if (to > from) {
+          List<Edge> edges = new ArrayList<>();
+          for (int i = 0; i <= EDGES; i++) {
+            double x = from + (to - from) * i / EDGES;
+            double half = line.band(n, x);
+            double cm = line.at(n, x);
+            edges.add(
+                new Edge(first.plusDays(Math.round(x * DAYS_A_MONTH)), cm - half, cm, cm + half));
+          }
+          all.add(List.copyOf(edges));
+        }
+      }
+      return List.copyOf(all);
     }
 
     private Optional<Reading> reading(Point point) {

@@ -97,6 +97,19 @@ final class StraightLine {
     return new TDistribution(free).inverseCumulativeProbability(0.975) * error / Math.sqrt(sxx);
   }
 
+  double at(int group, double x) {
+    return intercept(group) + slope * x;
+  }
+
+  /** Half of the band in which the line of a group runs at a place, 95 %; 0 where nothing tells. */
+  double band(int group, double x) {
+    if (free() < 1 || !hasSlope()) {
+      return 0;
+    }
+    double dx = x - middleX(groups.get(group));
+    return half() * Math.sqrt(sxx / groups.get(group).size() + dx * dx);
+  }
+
   /** The median of the slopes between any two points of a group (Theil-Sen); needs a slope. */
   double robust() {
     List<Double> slopes = new ArrayList<>();

@@ -35,6 +35,10 @@ class LengthsTest {
     assertThat(growth.cmAMonth().getAsDouble()).isCloseTo(1.1, within(0.1));
     assertThat(growth.low().getAsDouble()).isLessThan(1.1);
     assertThat(growth.high().getAsDouble()).isGreaterThan(1.1);
+    List<Lengths.Edge> line = growth.lines().get(0);
+    double atTheEnd = line.get(8).high() - line.get(8).low();
+    double inTheMiddle = line.get(4).high() - line.get(4).low();
+    assertThat(inTheMiddle).isPositive().isLessThan(atTheEnd);
     assertThat(growth.settled()).isTrue();
     assertThat(growth.monthsToGo()).isEmpty();
     assertThat(growth.words()).contains("cm a month").contains("The usual is 1.0 to 1.25 cm.");
@@ -67,6 +71,10 @@ class LengthsTest {
     assertThat(marked.cuts()).isEqualTo(1);
     assertThat(marked.cmAMonth().getAsDouble()).isCloseTo(1.2, within(0.01));
     assertThat(unmarked.cmAMonth().getAsDouble()).isLessThan(1.0);
+    assertThat(marked.lines()).hasSize(2);
+    List<Lengths.Edge> second = marked.lines().get(1);
+    assertThat(second.get(0).day()).isEqualTo(readings.get(5).day());
+    assertThat(second.get(0).cm()).isCloseTo(readings.get(5).cm(), within(0.02));
     // On the day of the cut it is measured after it.
     assertThat(Lengths.of(readings, List.of(readings.get(5).day())).cmAMonth().getAsDouble())
         .isCloseTo(1.2, within(0.01));

@@ -54,6 +54,7 @@ class StraightLineTest {
 
     assertThat(line.slope()).isCloseTo(library.getSlope(), within(1e-9));
     assertThat(line.half()).isCloseTo(library.getSlopeConfidenceInterval(0.05), within(1e-9));
+    assertThat(line.at(0, 3)).isCloseTo(library.predict(3), within(1e-9));
   }
 
   /** Against the multiple regression of the numerics library, with a column for each group. */
