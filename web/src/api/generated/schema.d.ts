@@ -1501,6 +1501,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/people/{id}/cuts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Hair was cut: a new line begins */
+        post: operations["cut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people/{id}/export": {
         parameters: {
             query?: never;
@@ -1528,6 +1545,41 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/lengths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lengths of somebody by section, with what they say */
+        get: operations["lengths"];
+        put?: never;
+        /** A length more */
+        post: operations["read_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/lengths/{length}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a length or a cut back */
+        delete: operations["takeBack_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2025,7 +2077,7 @@ export interface paths {
          * Reads a table in, or shows what it would do
          * @description The columns are those that the table is written out with, in any order; commas, semicolons or tabs between them. A line that stands there already is passed over; with a line that is wrong nothing is kept.
          */
-        post: operations["read_3"];
+        post: operations["read_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2090,7 +2142,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["takeBack_2"];
+        post: operations["takeBack_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2642,6 +2694,16 @@ export interface components {
             /** Format: double */
             spentHours: number;
         };
+        CutForm: {
+            /** Format: date */
+            day?: string;
+        };
+        CutView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            day: string;
+        };
         DayBrew: {
             formula: string;
             name: string;
@@ -2756,6 +2818,16 @@ export interface components {
             name: string;
             /** Format: double */
             share: number;
+        };
+        EdgeView: {
+            /** Format: date */
+            day: string;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            cm: number;
+            /** Format: double */
+            high: number;
         };
         EntryLine: {
             /** Format: int64 */
@@ -3428,6 +3500,23 @@ export interface components {
             outcome: "OPEN" | "USED" | "DRIED" | "COMPOSTED";
             /** Format: date-time */
             endedAt?: string;
+        };
+        LengthForm: {
+            /** Format: date */
+            day?: string;
+            /** @enum {string} */
+            section: "LEFT" | "RIGHT" | "BACK" | "CROWN";
+            /** Format: double */
+            cm: number;
+        };
+        LengthsView: {
+            /** Format: uuid */
+            person: string;
+            name: string;
+            /** Format: date */
+            today: string;
+            sections: components["schemas"]["SectionView"][];
+            cuts: components["schemas"]["CutView"][];
         };
         LikedJson: {
             /** @enum {string} */
@@ -4215,6 +4304,14 @@ export interface components {
             formulas: components["schemas"]["ReadFormula"][];
             faults: components["schemas"]["Fault"][];
         };
+        ReadingView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            day: string;
+            /** Format: double */
+            cm: number;
+        };
         ReasonJson: {
             code: string;
             words: string;
@@ -4372,6 +4469,16 @@ export interface components {
             askedAt: string;
             /** Format: double */
             gap?: number;
+        };
+        SectionView: {
+            /** @enum {string} */
+            section: "LEFT" | "RIGHT" | "BACK" | "CROWN";
+            words: string;
+            settled: boolean;
+            /** Format: date */
+            doubtful?: string;
+            readings: components["schemas"]["ReadingView"][];
+            lines: components["schemas"]["EdgeView"][][];
         };
         Seen: {
             /** Format: int64 */
@@ -8618,6 +8725,41 @@ export interface operations {
             };
         };
     };
+    cut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LengthsView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     export: {
         parameters: {
             query?: never;
@@ -8667,6 +8809,104 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FormulaSuits"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lengths: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LengthsView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LengthForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LengthsView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeBack_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                length: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LengthsView"];
                 };
             };
             /** @description A problem detail (RFC 9457) */
@@ -9860,7 +10100,7 @@ export interface operations {
             };
         };
     };
-    read_3: {
+    read_4: {
         parameters: {
             query?: {
                 look?: boolean;
@@ -9994,7 +10234,7 @@ export interface operations {
             };
         };
     };
-    takeBack_2: {
+    takeBack_3: {
         parameters: {
             query?: never;
             header?: never;

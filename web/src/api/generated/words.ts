@@ -93,6 +93,12 @@ export const WORDS = {
     "BOUGHT": "bought",
     "HARVESTED": "harvested"
   },
+  "headSections": {
+    "LEFT": "left",
+    "RIGHT": "right",
+    "BACK": "back",
+    "CROWN": "crown"
+  },
   "labelFormats": {
     "A4_21": "63.5 × 38.1 mm, 21 on A4",
     "A4_8": "99.1 × 67.7 mm, 8 on A4",

@@ -73,6 +73,7 @@ final class Parcel {
     washed(owner, spray);
     planned(owner);
     learned(owner, spray);
+    measured(owner);
     Visitor.Answer own =
         owner.post("/api/formulas", Map.of("copyOf", "fennel-seed-rinse", "name", "Mine"));
     assertThat(own.status()).isEqualTo(201);
@@ -103,6 +104,14 @@ final class Parcel {
     String batch = owner.get("/api/bottles/" + bottle).text("/bottle/batchId");
     Visitor.Answer said = owner.put("/api/calibration/batches/" + batch, Map.of("counts", false));
     assertThat(said.status()).as(said.body().toString()).isEqualTo(200);
+  }
+
+  /** Somebody's hair was measured, and cut. */
+  private static void measured(Visitor owner) {
+    String head = "/api/people/" + owner.get("/api/people").text("/people/0/id");
+    assertThat(owner.post(head + "/lengths", Map.of("section", "BACK", "cm", 31.5)).status())
+        .isEqualTo(200);
+    assertThat(owner.post(head + "/cuts", Map.of()).status()).isEqualTo(200);
   }
 
   /** A plan was taken, with a jar for a friend in it. */

@@ -1,5 +1,6 @@
 package dremsa.server.learning;
 
+import dremsa.core.learn.HeadSection;
 import dremsa.server.backup.Column;
 import dremsa.server.backup.KeptTable;
 import dremsa.server.backup.KeptTables;
@@ -11,6 +12,9 @@ import org.springframework.stereotype.Component;
 /** What somebody said of figures and batches is kept; what follows from it is worked out anew. */
 @Component
 class KeptLearning implements KeptTables {
+  private static final double LEAST_CM = 0.01;
+  private static final double MOST_CM = 300;
+
   private final Calibrations calibrations;
 
   KeptLearning(Calibrations calibrations) {
@@ -27,6 +31,15 @@ class KeptLearning implements KeptTables {
             Column.text("knob", 120).orNull(),
             Column.reference("batch_id", "batch").orNull(),
             Column.yesNo("counts"),
+            Column.version()),
+        KeptTable.of(
+            "hair_length",
+            "`day`, person_id, section",
+            Column.id(),
+            Column.reference("person_id", "person"),
+            Column.day("day"),
+            Column.word("section", HeadSection.class).orNull(),
+            Column.number("cm", LEAST_CM, MOST_CM).orNull(),
             Column.version()));
   }
 

@@ -1,5 +1,6 @@
 package dremsa.server.learning;
 
+import dremsa.core.learn.HeadSection;
 import dremsa.server.http.Words;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -7,6 +8,11 @@ import org.springframework.context.annotation.Configuration;
 /** The lists of learning. */
 @Configuration(proxyBeanMethods = false)
 class LearningWords {
+  @Bean("words.headSections")
+  Words headSections() {
+    return Words.of("headSections", HeadSection.class, HeadSection::words);
+  }
+
   @Bean("words.calibrationStates")
   Words calibrationStates() {
     return Words.of(

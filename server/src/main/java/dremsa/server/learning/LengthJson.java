@@ -1,0 +1,53 @@
+package dremsa.server.learning;
+
+import dremsa.core.learn.HeadSection;
+import dremsa.core.learn.Lengths;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** Lengths on the wire; cm, stretched. */
+final class LengthJson {
+  private LengthJson() {}
+
+  /** A reading; without a day it is of today. */
+  record LengthForm(
+      @Nullable LocalDate day,
+      @NotNull(message = "Say where it was measured.") HeadSection section,
+      @NotNull(message = "Say how long it is.") Double cm) {}
+
+  /** A cut; without a day it was today. */
+  record CutForm(@Nullable LocalDate day) {}
+
+  record ReadingView(UUID id, LocalDate day, double cm) {}
+
+  record CutView(UUID id, LocalDate day) {}
+
+  /** A place of a line with its soft edge. */
+  record EdgeView(LocalDate day, double low, double cm, double high) {
+    static EdgeView of(Lengths.Edge edge) {
+      return new EdgeView(edge.day(), edge.low(), edge.cm(), edge.high());
+    }
+  }
+
+  /**
+   * A section with what its readings say.
+   *
+   * @param words in sentences
+   * @param doubtful day of a reading far off the others
+   * @param lines one for each stretch between cuts
+   */
+  record SectionView(
+      HeadSection section,
+      String words,
+      boolean settled,
+      @Nullable LocalDate doubtful,
+      List<ReadingView> readings,
+      List<List<EdgeView>> lines) {}
+
+  /** All lengths of somebody. */
+  record LengthsView(
+      UUID person, String name, LocalDate today, List<SectionView> sections, List<CutView> cuts) {}
+}
