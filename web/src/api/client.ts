@@ -61,6 +61,8 @@ export type BrewDay = Schemas['BrewDayView'];
 export type Calibration = Schemas['CalibrationView'];
 export type ForetoldBatch = Schemas['ForetoldBatch'];
 export type TaughtFigure = Schemas['TaughtView'];
+export type Lengths = Schemas['LengthsView'];
+export type LengthSection = Schemas['SectionView'];
 export type MeasureSystem = Household['measures'];
 
 /** A request that was not carried out, with what the server said of it. */
@@ -203,6 +205,7 @@ export const keys = {
   washRuns: ['household', 'wash-runs'] as const,
   plan: ['household', 'plan'] as const,
   calibration: ['household', 'calibration'] as const,
+  lengths: (id: string) => ['household', 'lengths', id] as const,
   planIf: (brews: unknown) => ['household', 'plan-if', brews] as const,
   planned: (formula: string) => ['household', 'planned', formula] as const,
   brewDay: (day: string) => ['household', 'brew-day', day] as const,

@@ -300,6 +300,14 @@ export const useCalibration = () =>
       ['ASKED', 'RUNNING'].includes(query.state.data?.state ?? '') ? 2_000 : false,
   });
 
+/** How long somebody's hair was, and what that says. */
+export const useLengths = (id: string) =>
+  useQuery({
+    queryKey: keys.lengths(id),
+    queryFn: () => ask(api.GET('/api/people/{id}/lengths', { params: { path: { id } } })),
+    enabled: id !== '',
+  });
+
 /** How these brews would go. */
 export const usePlanIf = (brews: BrewForm[] | undefined) =>
   useQuery({

@@ -21,6 +21,7 @@ import {
   HistoryPage,
   KitchenPage,
   LabelsPage,
+  LengthsPage,
   MaterialsPage,
   MeasurePage,
   NewFormulaPage,
@@ -127,6 +128,7 @@ function Views() {
         <Route path="/tray" element={<TrayPage />} />
         <Route path="/learn" element={<HandbookPage />} />
         <Route path="/learn/kitchen" element={<TaughtPage />} />
+        <Route path="/learn/lengths" element={<LengthsPage />} />
         <Route path="/kitchen" element={<KitchenPage />} />
         <Route path="*" element={<Navigate to="/keep" replace />} />
       </Route>

@@ -20,6 +20,7 @@ export const FormulaPage = page(() => import('../features/formulas/FormulaPage')
 export const FormulasPage = page(() => import('../features/formulas/FormulasPage'), 'FormulasPage');
 export const FridgePage = page(() => import('../features/shelf/FridgePage'), 'FridgePage');
 export const TaughtPage = page(() => import('../features/learning/TaughtPage'), 'TaughtPage');
+export const LengthsPage = page(() => import('../features/learning/LengthsPage'), 'LengthsPage');
 export const HandbookPage = page(() => import('../features/handbook/HandbookPage'), 'HandbookPage');
 export const HistoryPage = page(() => import('../features/shelf/HistoryPage'), 'HistoryPage');
 export const KitchenPage = page(() => import('../features/kitchens/KitchenPage'), 'KitchenPage');

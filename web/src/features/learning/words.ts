@@ -10,6 +10,14 @@ export function mostOften(batches: ForetoldBatch[]): string {
   return [...times].sort((a, b) => b[1] - a[1])[0]?.[0] ?? '';
 }
 
+/** Lines of an axis of lengths, cm: at most seven. */
+export function steps(low: number, high: number): number[] {
+  const step = [0.5, 1, 2, 5, 10, 20, 50].find((s) => (high - low) / s <= 6) ?? 100;
+  const all: number[] = [];
+  for (let cm = Math.ceil(low / step) * step; cm <= high + 1e-9; cm += step) all.push(cm);
+  return all;
+}
+
 /** Lines of an axis of shares, so far apart that there are at most eight. */
 export function ticks(from: number, to: number): number[] {
   const step = [0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1].find((s) => (to - from) / s <= 8) ?? 2;
