@@ -1,11 +1,12 @@
 import { Button } from '@mantine/core';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import type { Lengths } from '../../api/client';
 import { useLengths, usePeople } from '../../api/queries';
 import { useFormat, type Format } from '../../kit/format';
 import { Loaded } from '../../kit/Loaded';
-import { Empty, Failed, Waiting } from '../../kit/states';
+import { Failed, Waiting } from '../../kit/states';
 import { capital, WORDS } from '../../kit/words';
+import { NoHeads } from '../people/NoHeads';
 import { GrowthLine } from './GrowthLine';
 import { LearnLinks } from './LearnLinks';
 import { MeasureHair } from './MeasureHair';
@@ -21,14 +22,7 @@ export function LengthsPage() {
       <Loaded of={people}>
         {({ people: heads }) =>
           heads.length === 0 ? (
-            <Empty title="Whose hair?">
-              <p>Make a page for each head first: a name is enough.</p>
-              <div>
-                <Button component={Link} to="/use/people/new">
-                  Make a page for somebody
-                </Button>
-              </div>
-            </Empty>
+            <NoHeads title="Whose hair?" />
           ) : (
             <Whose heads={heads} />
           )

@@ -1,11 +1,12 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { usePeople, useSheet, useWashRuns, useWeeks } from '../../api/queries';
 import type { OccasionLine, Weeks } from '../../api/client';
 import { useFormat } from '../../kit/format';
 import { Loaded } from '../../kit/Loaded';
 import { Empty, Failed, Waiting } from '../../kit/states';
+import { NoHeads } from '../people/NoHeads';
 import { UseLinks } from '../people/UseLinks';
 import { RunView } from './RunView';
 import { SheetView } from './SheetView';
@@ -50,14 +51,7 @@ function Choose({ view }: { view: Weeks }) {
   const chosen = there.filter((o) => !left.includes(of(o)));
   if (people.data?.people.length === 0) {
     return (
-      <Empty title="Whose wash day?">
-        <p>Make a page for each head first: a name is enough.</p>
-        <div>
-          <Button component={Link} to="/use/people/new">
-            Make a page for somebody
-          </Button>
-        </div>
-      </Empty>
+      <NoHeads title="Whose wash day?" />
     );
   }
   if (!day) {

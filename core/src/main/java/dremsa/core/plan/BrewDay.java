@@ -157,14 +157,13 @@ public record BrewDay(List<Line> lines, List<Double> starts, List<Lane> lanes, T
   /** Work that a brew makes until it is in its bottles, whenever that is, minutes. */
   static double hands(Formula formula, Prediction prediction) {
     return prediction.steps().stream()
-        .mapToDouble(
-            outcome -> {
-              Step step = formula.steps().get(outcome.index());
-              return step.needsHands()
-                  ? outcome.minutes()
-                  : Math.min(step.handsMinutes(), outcome.minutes());
-            })
+        .mapToDouble(outcome -> hands(formula.steps().get(outcome.index()), outcome))
         .sum();
+  }
+
+  /** All of a step that hands do; of one that goes on alone, setting it on. */
+  private static double hands(Step step, StepOutcome outcome) {
+    return step.needsHands() ? outcome.minutes() : Math.min(step.handsMinutes(), outcome.minutes());
   }
 
   /** How long a brew keeps somebody at home, until it is in its bottles or left standing, min. */
@@ -220,7 +219,7 @@ public record BrewDay(List<Line> lines, List<Double> starts, List<Lane> lanes, T
     if (step.needsHands()) {
       return new Task(step.headline(), minutes, 0, Double.POSITIVE_INFINITY, uses, !step.onHob());
     }
-    double hands = Math.min(step.handsMinutes(), minutes);
+    double hands = hands(step, outcome);
     if (left) {
       // Nobody waits for it: put by, it is done with for the evening.
       return new Task(step.headline(), hands, 0, Double.POSITIVE_INFINITY, vessels, false);
