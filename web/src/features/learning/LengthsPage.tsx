@@ -21,11 +21,7 @@ export function LengthsPage() {
       <LearnLinks />
       <Loaded of={people}>
         {({ people: heads }) =>
-          heads.length === 0 ? (
-            <NoHeads title="Whose hair?" />
-          ) : (
-            <Whose heads={heads} />
-          )
+          heads.length === 0 ? <NoHeads title="Whose hair?" /> : <Whose heads={heads} />
         }
       </Loaded>
     </main>

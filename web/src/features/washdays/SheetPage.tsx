@@ -50,9 +50,7 @@ function Choose({ view }: { view: Weeks }) {
   const [left, setLeft] = useState<string[]>([]);
   const chosen = there.filter((o) => !left.includes(of(o)));
   if (people.data?.people.length === 0) {
-    return (
-      <NoHeads title="Whose wash day?" />
-    );
+    return <NoHeads title="Whose wash day?" />;
   }
   if (!day) {
     return (
