@@ -51,6 +51,9 @@ public final class KitchenFit {
   /** Nor where the whole gets better by a smaller share than this: the model steps through time. */
   private static final double SETTLED = 1e-4;
 
+  /** So many batches are looked at side by side before it is told how far it is. */
+  private static final int AT_ONCE = 16;
+
   private static final int MOST_EVALUATIONS = 40;
 
   private final List<Weighed> batches;
@@ -152,7 +155,7 @@ public final class KitchenFit {
    * @param materials as they are believed to be without having learned
    * @param counted ids of batches that count although they look wrong
    * @param leftOut ids of batches that do not count
-   * @param progress hears how many batches of all were looked at
+   * @param progress hears now and then, in the thread that asks, how many batches were looked at
    */
   public static Result of(
       List<Weighed> batches,
@@ -275,22 +278,20 @@ public final class KitchenFit {
 
   /** Each measured amount as the model tells it at some values of the knobs, with its slopes. */
   private List<Line> lines(RealVector at, boolean tells) {
-    int[] done = {0};
-    List<List<Line>> all =
-        IntStream.range(0, batches.size())
-            .parallel()
-            .mapToObj(
-                batch -> {
-                  List<Line> mine = lines(batch, at);
-                  if (tells) {
-                    synchronized (done) {
-                      progress.accept(++done[0]);
-                    }
-                  }
-                  return mine;
-                })
-            .toList();
-    return all.stream().flatMap(List::stream).toList();
+    List<Line> all = new ArrayList<>();
+    for (int from = 0; from < batches.size(); from += AT_ONCE) {
+      int to = Math.min(batches.size(), from + AT_ONCE);
+      IntStream.range(from, to)
+          .parallel()
+          .mapToObj(batch -> lines(batch, at))
+          .toList()
+          .forEach(all::addAll);
+      if (tells) {
+        // Told by whoever asked, and by no helper: they may hold what is needed to hear it.
+        progress.accept(to);
+      }
+    }
+    return all;
   }
 
   private List<Line> lines(int batch, RealVector at) {

@@ -14,7 +14,7 @@ import dremsa.core.material.Materials;
 import dremsa.core.material.Property;
 import dremsa.core.measure.Provenance;
 import java.util.ArrayList;
-import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -155,16 +155,27 @@ class KitchenFitTest {
   void theOrderInWhichItIsReckonedChangesNothing() {
     List<Weighed> batches = new ArrayList<>();
     SimulatedKitchen kitchen = new SimulatedKitchen(7);
-    for (int i = 0; i < 8; i++) {
+    for (int i = 0; i < 40; i++) {
       batches.add(kitchen.brew().measured());
     }
-    List<Integer> seen = Collections.synchronizedList(new ArrayList<>());
+    List<Integer> seen = new ArrayList<>();
+    Set<Thread> tellers = new HashSet<>();
 
     KitchenFit.Result first =
-        KitchenFit.of(batches, BELIEVED, KNOWN, Set.of(), Set.of(), seen::add);
+        KitchenFit.of(
+            batches,
+            BELIEVED,
+            KNOWN,
+            Set.of(),
+            Set.of(),
+            done -> {
+              seen.add(done);
+              tellers.add(Thread.currentThread());
+            });
 
     assertThat(fit(batches)).isEqualTo(first);
-    assertThat(seen).containsExactly(1, 2, 3, 4, 5, 6, 7, 8);
+    assertThat(seen).containsExactly(16, 32, 40);
+    assertThat(tellers).containsExactly(Thread.currentThread());
   }
 
   @Test

@@ -169,7 +169,7 @@ public class Calibrations {
             .findFirst()
             .orElse(null);
     List<UUID> ids = runs.bottledBatches(household);
-    Progress progress = new Progress(household, 2 * ids.size());
+    Progress progress = new Progress(household, ids.size());
     Map<String, Runs.Weighing> weighings = new HashMap<>();
     List<Weighed> weighed = new ArrayList<>();
     for (UUID id : ids) {
@@ -179,7 +179,7 @@ public class Calibrations {
             weighings.put(id.toString(), weighing);
             weighed.add(weighing.weighed());
           });
-      progress.one();
+      progress.read();
     }
     Kitchen kitchen = kitchens.untaught(household);
     Materials known = materials.untaught(household);
@@ -190,7 +190,7 @@ public class Calibrations {
             known,
             chosen(household, true),
             chosen(household, false),
-            done -> progress.one());
+            progress::fitted);
     List<ForetoldBatch> foretold =
         result.batches().stream()
             .map(each -> foretold(Objects.requireNonNull(weighings.get(each.batch())), each))
@@ -337,11 +337,11 @@ public class Calibrations {
     ask(household);
   }
 
-  /** Tells now and then how far it is. */
+  /** Tells now and then how far it is: reading a batch is half of what is done with it. */
   private final class Progress {
     private final UUID household;
     private final int total;
-    private int done;
+    private int read;
     private Instant told = clock.instant();
 
     Progress(UUID household, int total) {
@@ -349,8 +349,15 @@ public class Calibrations {
       this.total = total;
     }
 
-    void one() {
-      done++;
+    void read() {
+      tell(++read / 2);
+    }
+
+    void fitted(int batches) {
+      tell((read + batches) / 2);
+    }
+
+    private void tell(int done) {
       Instant now = clock.instant();
       if (now.isAfter(told.plus(TELLS_EVERY))) {
         told = now;
@@ -360,8 +367,8 @@ public class Calibrations {
                 jdbc.update(
                     "update calibration set state = 'RUNNING', done = ?, total = ?"
                         + " where household_id = ?",
-                    done / 2,
-                    total / 2,
+                    done,
+                    total,
                     household.toString()));
       }
     }
