@@ -1,9 +1,12 @@
+import { useElementSize } from '@mantine/hooks';
 import { useNavigate } from 'react-router';
 import type { ForetoldBatch } from '../../api/client';
 import { figure, type Format } from '../../kit/format';
 import { share, ticks } from './words';
 
-const WIDE = 26;
+/** A batch takes at least and at most so much, px: many are scrolled, few are spread. */
+const LEAST = 26;
+const MOST = 72;
 const TALL = 230;
 const LEFT = 52;
 const TOP = 16;
@@ -14,13 +17,15 @@ const TOP = 16;
  */
 export function Narrowing({ batches, format }: { batches: ForetoldBatch[]; format: Format }) {
   const navigate = useNavigate();
+  const { ref, width } = useElementSize();
   const counting = batches.filter((b) => b.standing === 'COUNTS');
   if (counting.length === 0) return null;
   const ends = counting.flatMap((b) => [share(b, b.low), share(b, b.high), share(b, b.real)]);
   const [from, to] = [Math.min(-0.02, ...ends), Math.max(0.02, ...ends)];
   const y = (s: number) => TOP + ((to - s) / (to - from)) * (TALL - 2 * TOP);
-  const x = (i: number) => LEFT + (i + 0.5) * WIDE;
-  const wide = LEFT + counting.length * WIDE + 8;
+  const each = Math.max(LEAST, Math.min(MOST, (width - LEFT - 8) / counting.length));
+  const x = (i: number) => LEFT + (i + 0.5) * each;
+  const wide = LEFT + counting.length * each + 8;
   const line = (of: (b: ForetoldBatch) => number) =>
     counting.map((b, i) => `${x(i)} ${y(share(b, of(b)))}`);
   const band = `M${line((b) => b.high).join('L')}L${line((b) => b.low)
@@ -28,6 +33,7 @@ export function Narrowing({ batches, format }: { batches: ForetoldBatch[]; forma
     .join('L')}Z`;
   return (
     <div
+      ref={ref}
       className="narrowing"
       role="group"
       aria-label="Batches against what was foretold"
