@@ -69,9 +69,13 @@ public sealed interface Knob {
       return brew.with(over(brew.kitchen(), figure));
     }
 
-    /** A kitchen with another figure. */
-    public Kitchen over(Kitchen kitchen, Figure figure) {
+    private Kitchen over(Kitchen kitchen, Figure figure) {
       return kitchen.withParameters(kitchen.parameters().with(parameter, figure));
+    }
+
+    /** A kitchen with what was learned of it, where the household did not set it itself. */
+    Kitchen taught(Kitchen kitchen, Figure learned) {
+      return open(kitchen.parameters().figure(parameter)) ? over(kitchen, learned) : kitchen;
     }
   }
 
@@ -107,11 +111,16 @@ public sealed interface Knob {
       return brew;
     }
 
-    /** Materials with another figure. */
-    public Materials over(Materials materials, Figure figure) {
+    /** Materials with what was learned of one, where the household did not set it itself. */
+    Materials taught(Materials materials, Figure learned) {
       return materials
           .find(material)
-          .map(found -> materials.with(found.with(property, figure)))
+          .filter(
+              found -> {
+                Figure present = found.figures().get(property);
+                return present != null && open(present);
+              })
+          .map(found -> materials.with(found.with(property, learned)))
           .orElse(materials);
     }
   }

@@ -19,23 +19,23 @@ public record Taught(Knob knob, Figure before, Figure after, boolean told, List<
     batches = List.copyOf(batches);
   }
 
-  /** A kitchen with what it taught. */
+  /** A kitchen with what it taught; what the household set itself meanwhile stays. */
   public static Kitchen over(Kitchen kitchen, Collection<Taught> all) {
     Kitchen taught = kitchen;
     for (Taught each : all) {
       if (each.told && each.knob instanceof Knob.OfKitchen of) {
-        taught = of.over(taught, each.after);
+        taught = of.taught(taught, each.after);
       }
     }
     return taught;
   }
 
-  /** Materials with what the kitchen taught of them. */
+  /** Materials with what the kitchen taught of them; as with the kitchen. */
   public static Materials over(Materials materials, Collection<Taught> all) {
     Materials taught = materials;
     for (Taught each : all) {
       if (each.told && each.knob instanceof Knob.OfMaterial of) {
-        taught = of.over(taught, each.after);
+        taught = of.taught(taught, each.after);
       }
     }
     return taught;

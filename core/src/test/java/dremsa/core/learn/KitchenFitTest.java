@@ -134,6 +134,23 @@ class KitchenFitTest {
         .extracting(taught -> taught.knob().key())
         .contains("material/linseed/HOLD_SQUEEZED")
         .doesNotContain("kitchen/GENTLE_BOIL");
+    // Nor is it when it was set after it had been learned.
+    List<Taught> learned = fit(List.of(gel("a", 0.9), gel("b", 0.9), gel("c", 0.9))).figures();
+    assertThat(Taught.over(set, learned).parameters().value(Parameter.GENTLE_BOIL)).isEqualTo(350);
+    Materials own =
+        KNOWN.with(
+            KNOWN
+                .get("linseed")
+                .with(
+                    Property.HOLD_SQUEEZED,
+                    KNOWN
+                        .get("linseed")
+                        .figures()
+                        .get(Property.HOLD_SQUEEZED)
+                        .withValue(2.2, Provenance.HOUSEHOLD)));
+    assertThat(
+            Taught.over(own, learned).get("linseed").figures().get(Property.HOLD_SQUEEZED).value())
+        .isEqualTo(2.2);
   }
 
   @Test
