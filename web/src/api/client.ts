@@ -63,6 +63,9 @@ export type ForetoldBatch = Schemas['ForetoldBatch'];
 export type TaughtFigure = Schemas['TaughtView'];
 export type Lengths = Schemas['LengthsView'];
 export type LengthSection = Schemas['SectionView'];
+export type Trials = Schemas['TrialsView'];
+export type Trial = Schemas['TrialView'];
+export type Criterion = Schemas['CriterionView'];
 export type MeasureSystem = Household['measures'];
 
 /** A request that was not carried out, with what the server said of it. */
@@ -205,6 +208,8 @@ export const keys = {
   washRuns: ['household', 'wash-runs'] as const,
   plan: ['household', 'plan'] as const,
   calibration: ['household', 'calibration'] as const,
+  trials: ['household', 'trials'] as const,
+  trialJars: (id: string) => ['household', 'trial-jars', id] as const,
   lengths: (id: string) => ['household', 'lengths', id] as const,
   planIf: (brews: unknown) => ['household', 'plan-if', brews] as const,
   planned: (formula: string) => ['household', 'planned', formula] as const,

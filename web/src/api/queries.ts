@@ -308,6 +308,18 @@ export const useLengths = (id: string) =>
     enabled: id !== '',
   });
 
+/** Trials on sections of heads, and what they say together. */
+export const useTrials = () =>
+  useQuery({ queryKey: keys.trials, queryFn: () => ask(api.GET('/api/trials')) });
+
+/** What is in the jars of a trial, for whoever fills them. */
+export const useTrialJars = (id: string, asked: boolean) =>
+  useQuery({
+    queryKey: keys.trialJars(id),
+    queryFn: () => ask(api.GET('/api/trials/{id}/jars', { params: { path: { id } } })),
+    enabled: asked,
+  });
+
 /** How these brews would go. */
 export const usePlanIf = (brews: BrewForm[] | undefined) =>
   useQuery({

@@ -34,6 +34,7 @@ import {
   TakeInPage,
   TaughtPage,
   TrayPage,
+  TrialsPage,
   WastePage,
   WeeksPage,
   loadAll,
@@ -129,6 +130,7 @@ function Views() {
         <Route path="/learn" element={<HandbookPage />} />
         <Route path="/learn/kitchen" element={<TaughtPage />} />
         <Route path="/learn/lengths" element={<LengthsPage />} />
+        <Route path="/learn/trials" element={<TrialsPage />} />
         <Route path="/kitchen" element={<KitchenPage />} />
         <Route path="*" element={<Navigate to="/keep" replace />} />
       </Route>

@@ -2101,6 +2101,92 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Trials on sections of heads, and what they say together */
+        get: operations["trials"];
+        put?: never;
+        /** Begin a trial: lots are drawn */
+        post: operations["begin_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a trial away */
+        delete: operations["remove_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{id}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** End a trial: what is in the jars is told */
+        put: operations["end_2"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{id}/jars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is in which jar, for whoever fills them */
+        get: operations["jars"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{id}/scores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Score the jars */
+        put: operations["score"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/wash-days": {
         parameters: {
             query?: never;
@@ -2158,7 +2244,7 @@ export interface paths {
         };
         get: operations["running_1"];
         put?: never;
-        post: operations["begin_2"];
+        post: operations["begin_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2693,6 +2779,15 @@ export interface components {
             hours: number;
             /** Format: double */
             spentHours: number;
+        };
+        CriterionView: {
+            /** @enum {string} */
+            criterion: "SLIP" | "DETANGLING" | "SHED_HAIR" | "SHINE" | "DEFINITION_WET" | "DEFINITION_HALF_DRY" | "DEFINITION_DRY" | "HOLD" | "CRUNCH" | "SOFTNESS" | "SMELL" | "RESIDUE" | "STAIN" | "ITCH" | "FLAKES";
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            lessIsBetter: boolean;
         };
         CutForm: {
             /** Format: date */
@@ -3351,6 +3446,9 @@ export interface components {
             /** Format: double */
             end: number;
         };
+        JarsView: {
+            products: string[];
+        };
         Joined: {
             formula: components["schemas"]["FormulaJson"];
             material: string;
@@ -3867,6 +3965,12 @@ export interface components {
             /** Format: double */
             missingGrams: number;
         };
+        OnSection: {
+            /** @enum {string} */
+            section: "LEFT" | "RIGHT" | "BACK" | "CROWN";
+            /** Format: int32 */
+            jar: number;
+        };
         OtherView: {
             /** Format: uuid */
             bottle: string;
@@ -4203,6 +4307,14 @@ export interface components {
                 high?: number;
             }[];
         };
+        ProductsVerdict: {
+            products: string[];
+            /** Format: int32 */
+            trials: number;
+            /** Format: int32 */
+            criteria: number;
+            lines: components["schemas"]["VerdictLine"][];
+        };
         ProgressView: {
             /** Format: int32 */
             done: number;
@@ -4461,6 +4573,23 @@ export interface components {
             millilitres: number;
             /** @enum {string} */
             kind: "SPOON" | "CUP" | "JUG";
+        };
+        ScoreView: {
+            /** @enum {string} */
+            criterion: "SLIP" | "DETANGLING" | "SHED_HAIR" | "SHINE" | "DEFINITION_WET" | "DEFINITION_HALF_DRY" | "DEFINITION_DRY" | "HOLD" | "CRUNCH" | "SOFTNESS" | "SMELL" | "RESIDUE" | "STAIN" | "ITCH" | "FLAKES";
+            /** Format: int32 */
+            jar: number;
+            /** Format: double */
+            score: number;
+        };
+        ScoresForm: {
+            /** Format: int64 */
+            version: number;
+            scores: {
+                [key: string]: {
+                    [key: string]: number;
+                };
+            };
         };
         SearchView: {
             /** @enum {string} */
@@ -4969,6 +5098,41 @@ export interface components {
             /** Format: date-time */
             now: string;
         };
+        TrialEnd: {
+            /** Format: int64 */
+            version: number;
+        };
+        TrialForm: {
+            /** Format: uuid */
+            person: string;
+            products: string[];
+            sections: ("LEFT" | "RIGHT" | "BACK" | "CROWN")[];
+            blind: boolean;
+        };
+        TrialView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int64 */
+            version: number;
+            /** Format: uuid */
+            person: string;
+            name: string;
+            /** Format: date-time */
+            begunAt: string;
+            /** Format: date-time */
+            endedAt?: string;
+            blind: boolean;
+            /** Format: int32 */
+            jars: number;
+            products: string[];
+            on: components["schemas"]["OnSection"][];
+            scores: components["schemas"]["ScoreView"][];
+        };
+        TrialsView: {
+            trials: components["schemas"]["TrialView"][];
+            verdicts: components["schemas"]["ProductsVerdict"][];
+            criteria: components["schemas"]["CriterionView"][];
+        };
         UnsuitedJson: {
             material?: string;
             /** @enum {string} */
@@ -5020,6 +5184,12 @@ export interface components {
             subtraction?: string;
             reasons: components["schemas"]["ReasonJson"][];
             hangsOn?: components["schemas"]["AssumptionJson"];
+        };
+        VerdictLine: {
+            /** @enum {string} */
+            criterion: "SLIP" | "DETANGLING" | "SHED_HAIR" | "SHINE" | "DEFINITION_WET" | "DEFINITION_HALF_DRY" | "DEFINITION_DRY" | "HOLD" | "CRUNCH" | "SOFTNESS" | "SMELL" | "RESIDUE" | "STAIN" | "ITCH" | "FLAKES";
+            words: string;
+            settled: boolean;
         };
         VesselJson: {
             id: string;
@@ -10166,6 +10336,200 @@ export interface operations {
             };
         };
     };
+    trials: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    end_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialEnd"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    jars: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JarsView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    score: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScoresForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     done: {
         parameters: {
             query?: never;
@@ -10294,7 +10658,7 @@ export interface operations {
             };
         };
     };
-    begin_2: {
+    begin_3: {
         parameters: {
             query?: never;
             header?: {

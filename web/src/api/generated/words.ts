@@ -35,6 +35,23 @@ export const WORDS = {
     "ICE_BATH": "in an ice bath",
     "FRIDGE": "in the fridge"
   },
+  "criteria": {
+    "SLIP": "slip",
+    "DETANGLING": "detangling, minutes",
+    "SHED_HAIR": "shed hair",
+    "SHINE": "shine",
+    "DEFINITION_WET": "definition, wet",
+    "DEFINITION_HALF_DRY": "definition, mostly dry",
+    "DEFINITION_DRY": "definition, dry",
+    "HOLD": "hold",
+    "CRUNCH": "crunch",
+    "SOFTNESS": "softness",
+    "SMELL": "smell",
+    "RESIDUE": "residue",
+    "STAIN": "stain",
+    "ITCH": "scalp itch",
+    "FLAKES": "flakes"
+  },
   "densities": {
     "FINE": "thin",
     "USUAL": "medium",

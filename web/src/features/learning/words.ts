@@ -1,4 +1,4 @@
-import type { ForetoldBatch } from '../../api/client';
+import type { ForetoldBatch, Trial } from '../../api/client';
 
 /** How far an amount lies from what was foretold without learning, share. */
 export const share = (b: ForetoldBatch, millilitres: number) => millilitres / b.uncalibrated - 1;
@@ -25,3 +25,16 @@ export function ticks(from: number, to: number): number[] {
   for (let n = Math.ceil(from / step); n * step <= to + 1e-9; n++) all.push(n * step || 0);
   return all;
 }
+
+/** Scores by what was scored, then by the number of the jar. */
+export type Scores = Record<string, Record<string, number>>;
+
+/** Scores of a trial, as they are written down. */
+export function scoresOf(trial: Trial): Scores {
+  const all: Scores = {};
+  for (const s of trial.scores) (all[s.criterion] ??= {})[s.jar] = s.score;
+  return all;
+}
+
+/** What a jar is called: what is in it, or its number while nobody is to know. */
+export const jarName = (trial: Trial, jar: number) => trial.products[jar] ?? `Jar ${jar + 1}`;

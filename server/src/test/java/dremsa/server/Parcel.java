@@ -112,6 +112,17 @@ final class Parcel {
     assertThat(owner.post(head + "/lengths", Map.of("section", "BACK", "cm", 31.5)).status())
         .isEqualTo(200);
     assertThat(owner.post(head + "/cuts", Map.of()).status()).isEqualTo(200);
+    Map<String, Object> trial =
+        Map.of(
+            "person",
+            head.substring("/api/people/".length()),
+            "products",
+            List.of("Gel", "Oil"),
+            "sections",
+            List.of("LEFT", "RIGHT"),
+            "blind",
+            true);
+    assertThat(owner.post("/api/trials", trial).status()).isEqualTo(200);
   }
 
   /** A plan was taken, with a jar for a friend in it. */

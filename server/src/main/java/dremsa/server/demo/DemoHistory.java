@@ -7,16 +7,12 @@ import dremsa.core.formula.StepKind;
 import dremsa.core.keep.DiscardReason;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.kitchen.Place;
-import dremsa.core.learn.HeadSection;
 import dremsa.core.measure.MeasureSystem;
-import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.bench.BatchBottled.Filled;
 import dremsa.server.bench.Bench;
 import dremsa.server.bench.Runs;
 import dremsa.server.kitchens.Kitchens;
-import dremsa.server.learning.Calibrations;
-import dremsa.server.learning.HairLengths;
 import dremsa.server.plan.BrewPlans;
 import dremsa.server.predictions.Plan;
 import dremsa.server.predictions.When;
@@ -27,7 +23,6 @@ import dremsa.server.wire.TargetJson;
 import jakarta.persistence.EntityManager;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -66,8 +61,7 @@ class DemoHistory {
   private final Kitchens kitchens;
   private final DemoCupboard cupboard;
   private final DemoPeople people;
-  private final Calibrations calibrations;
-  private final HairLengths lengths;
+  private final DemoLearning learning;
   private final BrewPlans plans;
   private final Households households;
   private final EntityManager entities;
@@ -80,13 +74,11 @@ class DemoHistory {
       Kitchens kitchens,
       DemoCupboard cupboard,
       DemoPeople people,
-      Calibrations calibrations,
-      HairLengths lengths,
+      DemoLearning learning,
       BrewPlans plans,
       Households households,
       EntityManager entities) {
-    this.calibrations = calibrations;
-    this.lengths = lengths;
+    this.learning = learning;
     this.plans = plans;
     this.households = households;
     this.entities = entities;
@@ -140,33 +132,10 @@ class DemoHistory {
     thisWeek(household, heads, now);
     brewing(household, now);
     people.tell(household, heads, now);
-    measured(heads, households.of(household), now);
     entities.flush();
     entities.clear();
-    calibrations.calibrate(household);
+    learning.tell(households.of(household), heads, now);
     plans.takeProposal(households.of(household), now);
-  }
-
-  /** One head was measured long enough to tell, one was cut, of one it is too early. */
-  private void measured(DemoPeople.Heads heads, Household household, Instant now) {
-    Random dice = new Random(7);
-    LocalDate today = household.day(now);
-    for (int month = 9; month >= 0; month--) {
-      LocalDate day = today.minusDays(4 + Math.round(month * 365.25 / 12));
-      double grown = 1.15 * (9 - month);
-      reading(household, heads.maeve(), day, 41 + grown, dice, now);
-      reading(household, heads.noor(), day, (month > 4 ? 36 : 29) + grown, dice, now);
-      if (month < 2) {
-        reading(household, heads.tully(), day, 22 + grown, dice, now);
-      }
-    }
-    lengths.cut(household, heads.noor(), today.minusDays(140), now);
-  }
-
-  private void reading(
-      Household household, UUID person, LocalDate day, double cm, Random dice, Instant now) {
-    double read = Math.round((cm + 0.2 * dice.nextGaussian()) * 2) / 2.0;
-    lengths.read(household, person, day, HeadSection.BACK, read, now);
   }
 
   /** What stands on the shelf when the demo opens, told one by one. */

@@ -4,6 +4,7 @@ import dremsa.core.learn.HeadSection;
 import dremsa.server.backup.Column;
 import dremsa.server.backup.KeptTable;
 import dremsa.server.backup.KeptTables;
+import dremsa.server.wire.Stored;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -16,8 +17,10 @@ class KeptLearning implements KeptTables {
   private static final double MOST_CM = 300;
 
   private final Calibrations calibrations;
+  private final Stored stored;
 
-  KeptLearning(Calibrations calibrations) {
+  KeptLearning(Calibrations calibrations, Stored stored) {
+    this.stored = stored;
     this.calibrations = calibrations;
   }
 
@@ -40,7 +43,17 @@ class KeptLearning implements KeptTables {
             Column.day("day"),
             Column.word("section", HeadSection.class).orNull(),
             Column.number("cm", LEAST_CM, MOST_CM).orNull(),
-            Column.version()));
+            Column.version()),
+        KeptTable.of(
+                "section_trial",
+                "begun_at, person_id",
+                Column.id(),
+                Column.reference("person_id", "person"),
+                Column.moment("begun_at"),
+                Column.moment("ended_at").orNull(),
+                Column.json("content", text -> stored.read(text, TrialJson.Kept.class).toCore()),
+                Column.version())
+            .atMost(Trials.MOST));
   }
 
   @Override

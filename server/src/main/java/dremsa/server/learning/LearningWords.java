@@ -1,5 +1,6 @@
 package dremsa.server.learning;
 
+import dremsa.core.learn.Criterion;
 import dremsa.core.learn.HeadSection;
 import dremsa.server.http.Words;
 import org.springframework.context.annotation.Bean;
@@ -11,6 +12,11 @@ class LearningWords {
   @Bean("words.headSections")
   Words headSections() {
     return Words.of("headSections", HeadSection.class, HeadSection::words);
+  }
+
+  @Bean("words.criteria")
+  Words criteria() {
+    return Words.of("criteria", Criterion.class, Criterion::words);
   }
 
   @Bean("words.calibrationStates")
