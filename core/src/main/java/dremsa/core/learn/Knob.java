@@ -2,6 +2,7 @@ package dremsa.core.learn;
 
 import dremsa.core.brew.Brew;
 import dremsa.core.formula.Step;
+import dremsa.core.formula.StepCases;
 import dremsa.core.formula.StepKind;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.kitchen.Parameter;
@@ -125,24 +126,34 @@ public sealed interface Knob {
     }
   }
 
+  /** What is told by a boil: how strongly it steams, and what its lid lets through. */
+  StepCases<List<Knob>> BOILED =
+      new StepCases.Some<>() {
+        @Override
+        public List<Knob> boil(Step.Boil step) {
+          Knob level =
+              new OfKitchen(
+                  switch (step.level()) {
+                    case ROLLING -> Parameter.ROLLING_BOIL;
+                    case GENTLE -> Parameter.GENTLE_BOIL;
+                    case SIMMER -> Parameter.SIMMER;
+                  });
+          return step.lid() ? List.of(level, new OfKitchen(Parameter.LID)) : List.of(level);
+        }
+
+        @Override
+        public List<Knob> otherwise(Step step) {
+          return List.of();
+        }
+      };
+
   /** What a brew's amounts can tell; more than that is not looked for in it. */
   static List<Knob> of(Brew brew) {
     Set<Knob> all = new LinkedHashSet<>();
     boolean hot = false;
     for (Step step : brew.formula().steps()) {
       hot |= step.onHob() || step.pouredHot();
-      if (step instanceof Step.Boil boil) {
-        all.add(
-            new OfKitchen(
-                switch (boil.level()) {
-                  case ROLLING -> Parameter.ROLLING_BOIL;
-                  case GENTLE -> Parameter.GENTLE_BOIL;
-                  case SIMMER -> Parameter.SIMMER;
-                }));
-        if (boil.lid()) {
-          all.add(new OfKitchen(Parameter.LID));
-        }
-      }
+      all.addAll(step.accept(BOILED));
     }
     if (hot) {
       all.add(new OfKitchen(Parameter.EVAPORATION));
