@@ -311,6 +311,16 @@ public final class Brew {
     return untraced(scale, vessels, facts).finished().millilitres();
   }
 
+  /**
+   * How the pot looks at the end of a step; with the minutes that it has lasted so far, how it
+   * looks now.
+   *
+   * @param step its index
+   */
+  public PotNow standing(double scale, VesselChoice vessels, Facts facts, int step) {
+    return new Simulation(this, constants, scale, vessels, facts, false).standing(step);
+  }
+
   /** The same prediction without its trace, for solving. */
   public Prediction untraced(double scale, VesselChoice vessels, Facts facts) {
     return new Simulation(this, constants, scale, vessels, facts, false).run();

@@ -19,7 +19,10 @@ final class Hearth {
   private static final double SHALLOW = 2.5;
 
   /** So near to the boil it bubbles, °C. */
-  private static final double NEAR_BOIL = 0.5;
+  static final double NEAR_BOIL = 0.5;
+
+  /** A pot that is tended is looked at so often, min. */
+  private static final double WATCHED = 1.0 / 6;
 
   /** A thermometer in the steam of a boiling pot reads this much too little, °C; our estimate. */
   private static final double READ_BELOW_BOIL = 3;
@@ -27,8 +30,15 @@ final class Hearth {
   private final Constants k;
   private final Pot pot;
   private final HeatBalance heat;
+  private final Froth froth;
   private final @Nullable List<TracePoint> trace;
   private final List<Trouble> troubles;
+
+  /** What goes into bubbles now, W. */
+  private double bubbling;
+
+  /** Share of the open surface's vapour that escapes now. */
+  private double escapes = 1;
 
   /** Index of the step that runs, for troubles. */
   int at;
@@ -43,8 +53,30 @@ final class Hearth {
     this.k = k;
     this.pot = pot;
     this.heat = new HeatBalance(k, pot, trace);
+    this.froth = new Froth(k, pot);
     this.trace = trace;
     this.troubles = troubles;
+  }
+
+  /** Froth above and what has caught below. */
+  Froth froth() {
+    return froth;
+  }
+
+  /** Steam that leaves the pot as it stands now, g a minute. */
+  double steam() {
+    if (pot.vessel == null || pot.isDry()) {
+      return 0;
+    }
+    double surface = escapes * HeatBalance.surfaceWatts(k, pot, 1, pot.celsius);
+    return (surface + bubbling) / Water.latentHeat(pot.celsius) * 60;
+  }
+
+  /** A step begins: nothing is on the hob yet. */
+  void begin() {
+    bubbling = 0;
+    escapes = 1;
+    froth.rest();
   }
 
   void mark() {
@@ -122,6 +154,10 @@ final class Hearth {
     if (pot.vessel == null) {
       return;
     }
+    if (isTended()) {
+      tend(known.tended().orElseThrow(), known.minutes().getAsDouble());
+      return;
+    }
     boolean told = known.minutes().isPresent();
     double minutes = known.minutes().orElse(LONGEST_WAIT);
     double began = pot.minute;
@@ -175,6 +211,10 @@ final class Hearth {
     if (pot.vessel == null) {
       return;
     }
+    if (isTended()) {
+      tend(known.tended().orElseThrow(), minutes);
+      return;
+    }
     boolean told = known.minutes().isPresent();
     double began = pot.minute;
     double boiled = pot.boiledMinutes;
@@ -207,6 +247,82 @@ final class Hearth {
     boilOn(level, step.lid(), told ? minutes - passed : minutes);
   }
 
+  private boolean isTended() {
+    return known.tended().isPresent() && known.minutes().isPresent();
+  }
+
+  /** The hob gives what it was turned to, whatever the step wants. */
+  private void tend(Tending tending, double minutes) {
+    double spilt = froth.spilt();
+    boolean burnt = froth.caught() >= 1;
+    double passed = 0;
+    while (passed < minutes - 1e-9 && !pot.isDry()) {
+      if (tending.stirredAt(passed)) {
+        froth.stir();
+      }
+      Tending.Turn turn = tending.at(passed);
+      double until = Math.min(Math.min(passed + WATCHED, minutes), tending.next(passed));
+      double watts = turn.heat() * k.hobWatts;
+      double began = pot.minute;
+      double spare = boils() ? spare(watts, turn.lid()) : -1;
+      bubbling = Math.max(0, spare);
+      escapes = turn.lid() ? k.cover : 1;
+      if (spare < 0) {
+        double piece = until - passed;
+        double heated =
+            heat.pass(watts, k.climate.roomC(), k.heatLoss, escapes, 1, piece, stopAt(watts));
+        if (heated < piece && !boils()) {
+          heat.pass(watts, k.climate.roomC(), k.heatLoss, escapes, 1, piece - heated, Double.NaN);
+        }
+      } else {
+        bubbling *= turn.lid() ? k.lid : 1;
+        steamOff(bubbling, turn.lid(), until - passed);
+      }
+      double took = Math.max(pot.minute - began, 1e-6);
+      // Under a lid the bubbles rise as well, though their steam falls back.
+      froth.pass(Math.max(0, spare), watts, turn.lid(), took);
+      passed += took;
+      mark();
+    }
+    if (pot.isDry()) {
+      troubles.add(new Trouble.BoilsDry(at, passed));
+      pot.minute += minutes - passed;
+    }
+    if (froth.spilt() > spilt + 1) {
+      troubles.add(new Trouble.BoiledOver(at, froth.spilt() - spilt));
+    }
+    if (!burnt && froth.caught() >= 1) {
+      troubles.add(new Trouble.Burnt(at));
+    }
+  }
+
+  private double stopAt(double watts) {
+    return watts > 0 && !boils() ? k.boilingC : Double.NaN;
+  }
+
+  /**
+   * What a hob gives beyond what walls and surface lose at the boil, W; less than 0: too little.
+   */
+  private double spare(double watts, boolean lid) {
+    double walls =
+        k.heatLoss * pot.in().wettedArea(pot.millilitres()) * (pot.celsius - k.climate.roomC());
+    return watts - walls - surface(lid);
+  }
+
+  private double surface(boolean lid) {
+    return (lid ? k.cover : 1) * HeatBalance.surfaceWatts(k, pot, 1, pot.celsius);
+  }
+
+  /** Steams at the boil for so long; g that it wanted to lose and could not. */
+  private double steamOff(double bubbleWatts, boolean lid, double minutes) {
+    double wanted = (surface(lid) + bubbleWatts) / Water.latentHeat(k.boilingC) * minutes * 60;
+    double gone = pot.evaporate(wanted);
+    pot.minute += minutes;
+    pot.boiledMinutes += minutes;
+    pot.extractionMinutes += k.arrhenius(k.boilingC) * pot.solvent() * minutes;
+    return wanted - gone;
+  }
+
   /**
    * Held at the boil: the surface steams as it does just below, and what more heat there is goes
    * into bubbles. A hob that cannot even hold that lets it fall below the boil.
@@ -215,13 +331,9 @@ final class Hearth {
    */
   private void boilOn(double bubbleWatts, boolean lid, double minutes) {
     double left = minutes;
-    double latent = Water.latentHeat(k.boilingC);
     while (left > 1e-9) {
       double piece = Math.min(left, Math.max(0.5, minutes / 24));
-      double walls =
-          k.heatLoss * pot.in().wettedArea(pot.millilitres()) * (pot.celsius - k.climate.roomC());
-      double surface = (lid ? k.cover : 1) * HeatBalance.surfaceWatts(k, pot, 1, pot.celsius);
-      double spare = k.hobWatts - walls - surface;
+      double spare = spare(k.hobWatts, lid);
       if (spare < 0) {
         // Wide and open over a weak flame: it no longer boils, and what follows is just hot.
         heat.pass(
@@ -230,15 +342,10 @@ final class Hearth {
         troubles.add(new Trouble.NeverBoils(at, pot.celsius));
         return;
       }
-      double bubbles = (lid ? k.lid : 1) * Math.min(bubbleWatts, spare);
-      double wanted = (surface + bubbles) / latent * piece * 60;
-      double gone = pot.evaporate(wanted);
-      pot.minute += piece;
-      pot.boiledMinutes += piece;
-      pot.extractionMinutes += k.arrhenius(k.boilingC) * pot.solvent() * piece;
+      double missing = steamOff((lid ? k.lid : 1) * Math.min(bubbleWatts, spare), lid, piece);
       left -= piece;
       mark();
-      if (gone < wanted * 0.999 || pot.isDry()) {
+      if (missing > 1e-9 || pot.isDry()) {
         troubles.add(new Trouble.BoilsDry(at, minutes - left));
         pot.minute += left;
         return;

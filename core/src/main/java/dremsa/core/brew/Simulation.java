@@ -83,7 +83,34 @@ final class Simulation {
   }
 
   Prediction run() {
-    for (index = 0; index < formula.steps().size(); index++) {
+    walk(formula.steps().size());
+    return result();
+  }
+
+  /** How the pot looks at the end of a step. */
+  PotNow standing(int step) {
+    walk(step + 1);
+    boolean there = pot.vessel != null;
+    return new PotNow(
+        pot.minute,
+        there ? pot.in().name() : "",
+        there ? pot.in().capacityMl() : 0,
+        pot.celsius,
+        pot.millilitres(),
+        pot.plantGrams(),
+        pot.celsius > k.boilingC - Hearth.NEAR_BOIL,
+        hearth.steam(),
+        hearth.froth().share(),
+        hearth.froth().caught(),
+        hearth.froth().spilt(),
+        pot.liquid() > 0 ? pot.thickness(pot.celsius) : 0,
+        pot.liquid() > 0 ? pot.thickness(20) : 0,
+        pot.plants.isEmpty() ? 0 : pot.extracted(pot.plants.get(0)),
+        pot.liquid() > 0 ? pot.contents().ph().value() : Double.NaN);
+  }
+
+  private void walk(int steps) {
+    for (index = 0; index < steps; index++) {
       Step step = formula.steps().get(index);
       double startMinute = pot.minute;
       double startC = pot.celsius;
@@ -92,6 +119,7 @@ final class Simulation {
       StepFacts known = facts.of(index);
       hearth.at = index;
       hearth.known = known;
+      hearth.begin();
       int fillings = ONCE;
       hearth.mark();
       if (!known.skipped()) {
@@ -113,7 +141,6 @@ final class Simulation {
               beforeMl,
               put));
     }
-    return result();
   }
 
   /** What each kind of step does to the pot. What is said is how often its equipment is filled. */

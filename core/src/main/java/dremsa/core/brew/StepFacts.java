@@ -23,6 +23,7 @@ import java.util.function.Consumer;
  * @param cooling how it really cools, found from the temperatures by {@link Cooling#fitted}
  * @param skipped it was left out
  * @param seen the maker saw at its end what the step waits for: that it boils, that it is so cool
+ * @param tended what a hand did at the hob; empty where it was heated as the step says
  */
 public record StepFacts(
     OptionalDouble minutes,
@@ -33,7 +34,8 @@ public record StepFacts(
     List<Temperature> temperatures,
     Optional<Cooling.Fit> cooling,
     boolean skipped,
-    boolean seen) {
+    boolean seen,
+    Optional<Tending> tended) {
   public static final StepFacts NONE =
       new StepFacts(
           OptionalDouble.empty(),
@@ -44,7 +46,8 @@ public record StepFacts(
           List.of(),
           Optional.empty(),
           false,
-          false);
+          false,
+          Optional.empty());
 
   /**
    * A temperature read while a step lasted.
@@ -131,6 +134,11 @@ public record StepFacts(
     return changed(draft -> draft.seen = true);
   }
 
+  /** The same with what a hand did at the hob; it counts only with the minutes that it lasted. */
+  public StepFacts withTending(Tending tending) {
+    return changed(draft -> draft.tended = Optional.of(tending));
+  }
+
   private StepFacts changed(Consumer<Draft> change) {
     Draft draft = new Draft(this);
     change.accept(draft);
@@ -147,6 +155,7 @@ public record StepFacts(
     private Optional<Cooling.Fit> cooling;
     private boolean skipped;
     private boolean seen;
+    private Optional<Tending> tended;
 
     private Draft(StepFacts from) {
       minutes = from.minutes;
@@ -158,11 +167,21 @@ public record StepFacts(
       cooling = from.cooling;
       skipped = from.skipped;
       seen = from.seen;
+      tended = from.tended;
     }
 
     private StepFacts facts() {
       return new StepFacts(
-          minutes, readings, weighed, waterMl, waterC, temperatures, cooling, skipped, seen);
+          minutes,
+          readings,
+          weighed,
+          waterMl,
+          waterC,
+          temperatures,
+          cooling,
+          skipped,
+          seen,
+          tended);
     }
   }
 }

@@ -28,6 +28,22 @@ public sealed interface Trouble {
     }
   }
 
+  /** Froth came over the rim. */
+  record BoiledOver(int step, double millilitres) implements Trouble {
+    @Override
+    public String words() {
+      return Said.of("It boiled over: about %.0f mL are on the hob.", millilitres);
+    }
+  }
+
+  /** What lay on the bottom burnt. */
+  record Burnt(int step) implements Trouble {
+    @Override
+    public String words() {
+      return "It has caught on the bottom and burnt: all of it smells of it.";
+    }
+  }
+
   /** Hardly anything runs off. */
   record HerbHoldsAll(int step, double liquidGrams, double runsOffGrams) implements Trouble {
     @Override
