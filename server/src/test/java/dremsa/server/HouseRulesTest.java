@@ -61,6 +61,7 @@ class HouseRulesTest {
               "..washdays",
               "..plan",
               "..learning",
+              "..practice",
               "..history",
               "..reminders");
 

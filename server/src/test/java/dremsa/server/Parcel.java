@@ -123,6 +123,7 @@ final class Parcel {
             "blind",
             true);
     assertThat(owner.post("/api/trials", trial).status()).isEqualTo(200);
+    assertThat(owner.post("/api/practices", Map.of("formula", "hop-soak")).status()).isEqualTo(200);
   }
 
   /** A plan was taken, with a jar for a friend in it. */

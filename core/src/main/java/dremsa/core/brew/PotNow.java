@@ -1,11 +1,13 @@
 package dremsa.core.brew;
 
+import dremsa.core.kitchen.Vessel;
+import java.util.Optional;
+
 /**
  * How a pot looks at a moment, to an eye that knows what to look for.
  *
  * @param minute since the first step began
  * @param vessel it stands in; empty before anything was put together
- * @param capacityMl of that vessel to the brim; 0 before
  * @param celsius of what is in it
  * @param millilitres of liquid, as it would measure at 20 °C
  * @param plantGrams that are in it still, without the water they gave
@@ -21,8 +23,7 @@ package dremsa.core.brew;
  */
 public record PotNow(
     double minute,
-    String vessel,
-    double capacityMl,
+    Optional<Vessel> vessel,
     double celsius,
     double millilitres,
     double plantGrams,

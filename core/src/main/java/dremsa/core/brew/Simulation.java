@@ -90,11 +90,9 @@ final class Simulation {
   /** How the pot looks at the end of a step. */
   PotNow standing(int step) {
     walk(step + 1);
-    boolean there = pot.vessel != null;
     return new PotNow(
         pot.minute,
-        there ? pot.in().name() : "",
-        there ? pot.in().capacityMl() : 0,
+        Optional.ofNullable(pot.vessel),
         pot.celsius,
         pot.millilitres(),
         pot.plantGrams(),

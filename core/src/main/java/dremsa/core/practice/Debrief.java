@@ -75,6 +75,27 @@ public record Debrief(
    */
   public record Difference(
       int step, String words, double millilitres, double thickness, double days, String lost) {
+    /** What it cost, in words; empty where nothing that is measured. */
+    public String cost() {
+      List<String> all = new ArrayList<>();
+      told(all, millilitres, WORTH_ML, "%.0f mL less", "%.0f mL more");
+      if (!Double.isNaN(thickness)) {
+        told(all, thickness, WORTH_MPAS, "%.0f mPa·s thinner", "%.0f mPa·s thicker");
+      }
+      told(all, days, WORTH_DAYS, "%.1f days less in the fridge", "%.1f days more in the fridge");
+      if (!lost.isEmpty()) {
+        all.add(lost);
+      }
+      return String.join(", ", all);
+    }
+
+    private static void told(
+        List<String> all, double cost, double worth, String less, String more) {
+      if (Math.abs(cost) >= worth) {
+        all.add(Said.of(cost > 0 ? less : more, Math.abs(cost)));
+      }
+    }
+
     /** How much it weighs against others: what is lost comes first. */
     private double weight(Prediction good) {
       double whole = Math.max(1, good.finished().millilitres());

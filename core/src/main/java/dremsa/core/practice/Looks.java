@@ -24,7 +24,7 @@ public final class Looks {
 
   /** In the order in which an eye goes over it: above, surface, spoon, bottom. */
   public static List<String> of(PotNow pot) {
-    if (pot.capacityMl() <= 0) {
+    if (pot.vessel().isEmpty()) {
       return List.of("Nothing stands there yet.");
     }
     List<String> all = new ArrayList<>();

@@ -46,8 +46,7 @@ public final class PracticeRun {
   private List<Tending.Turn> turns = new ArrayList<>();
   private List<Double> stirs = new ArrayList<>();
   private StepFacts now = StepFacts.NONE;
-  private double measuredAt = Double.NaN;
-  private @Nullable PotNow measured;
+  private @Nullable Dip dip;
 
   private PracticeRun(Exercise exercise, Materials materials, double second) {
     this.exercise = exercise;
@@ -84,10 +83,7 @@ public final class PracticeRun {
               .choiceAt(step)
               .flatMap(choice -> choice.option(act.what()))
               .ifPresent(option -> chosen.put(step, option));
-      case MEASURE -> {
-        measuredAt = act.second();
-        measured = potAt(minute);
-      }
+      case MEASURE -> dip = new Dip(act.second(), step, facts().with(step, factsAt(minute)));
     }
   }
 
@@ -198,10 +194,16 @@ public final class PracticeRun {
 
   /** What was measured last, and how many minutes ago; empty before. */
   public Optional<Measured> measured() {
-    return measured == null
-        ? Optional.empty()
-        : Optional.of(new Measured(measured.celsius(), measured.ph(), (second - measuredAt) / 60));
+    if (dip == null) {
+      return Optional.empty();
+    }
+    Brew brew = brew();
+    PotNow pot = brew.standing(exercise.scale(), vessels(brew), dip.facts(), dip.step());
+    return Optional.of(new Measured(pot.celsius(), pot.ph(), (second - dip.second()) / 60));
   }
+
+  /** Thermometer and strip went in. */
+  private record Dip(double second, int step, Facts facts) {}
 
   /**
    * What thermometer and strip said.
@@ -280,7 +282,7 @@ public final class PracticeRun {
       case LID, STIR -> onHob(true, "");
       case POUR ->
           act.value() > 0 && act.value() <= MOST_WATER_ML
-              ? refusedUnless(pot().capacityMl() > 0, "There is nothing to pour it into yet.")
+              ? refusedUnless(pot().vessel().isPresent(), "There is nothing to pour it into yet.")
               : Optional.of(Said.of("Pour in more than 0 and up to %.0f mL.", MOST_WATER_ML));
       case WEIGH -> weighing(act);
       case CHOOSE ->
