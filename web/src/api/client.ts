@@ -65,6 +65,9 @@ export type Lengths = Schemas['LengthsView'];
 export type LengthSection = Schemas['SectionView'];
 export type Trials = Schemas['TrialsView'];
 export type Trial = Schemas['TrialView'];
+export type Practices = Schemas['PracticesView'];
+export type Practice = Schemas['PracticeView'];
+export type Debrief = Schemas['DebriefView'];
 export type Criterion = Schemas['CriterionView'];
 export type MeasureSystem = Household['measures'];
 
@@ -210,6 +213,8 @@ export const keys = {
   calibration: ['household', 'calibration'] as const,
   trials: ['household', 'trials'] as const,
   trialJars: (id: string) => ['household', 'trial-jars', id] as const,
+  practices: ['household', 'practices'] as const,
+  practice: (id: string) => ['household', 'practice', id] as const,
   lengths: (id: string) => ['household', 'lengths', id] as const,
   planIf: (brews: unknown) => ['household', 'plan-if', brews] as const,
   planned: (formula: string) => ['household', 'planned', formula] as const,

@@ -312,6 +312,21 @@ export const useLengths = (id: string) =>
 export const useTrials = () =>
   useQuery({ queryKey: keys.trials, queryFn: () => ask(api.GET('/api/trials')) });
 
+/** What can be practised, and what is or was. */
+export const usePractices = () =>
+  useQuery({ queryKey: keys.practices, queryFn: () => ask(api.GET('/api/practices')) });
+
+/** A pot that is practised at; looked at as often as its time needs. */
+export const usePractice = (id: string) =>
+  useQuery({
+    queryKey: keys.practice(id),
+    queryFn: () => ask(api.GET('/api/practices/{id}', { params: { path: { id } } })),
+    refetchInterval: ({ state: { data } }) => {
+      if (!data || data.over || data.pace === 0) return false;
+      return data.pace > 1 ? 500 : 1000;
+    },
+  });
+
 /** What is in the jars of a trial, for whoever fills them. */
 export const useTrialJars = (id: string, asked: boolean) =>
   useQuery({

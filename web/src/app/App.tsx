@@ -28,6 +28,8 @@ import {
   NewHousehold,
   PeoplePage,
   PersonPage,
+  PracticePage,
+  PracticesPage,
   SheetPage,
   ShelfPage,
   StoresPage,
@@ -130,6 +132,8 @@ function Views() {
         <Route path="/learn" element={<HandbookPage />} />
         <Route path="/learn/kitchen" element={<TaughtPage />} />
         <Route path="/learn/lengths" element={<LengthsPage />} />
+        <Route path="/learn/practice" element={<PracticesPage />} />
+        <Route path="/learn/practice/:id" element={<PracticePage />} />
         <Route path="/learn/trials" element={<TrialsPage />} />
         <Route path="/kitchen" element={<KitchenPage />} />
         <Route path="*" element={<Navigate to="/keep" replace />} />

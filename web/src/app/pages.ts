@@ -21,6 +21,11 @@ export const FormulasPage = page(() => import('../features/formulas/FormulasPage
 export const FridgePage = page(() => import('../features/shelf/FridgePage'), 'FridgePage');
 export const TaughtPage = page(() => import('../features/learning/TaughtPage'), 'TaughtPage');
 export const LengthsPage = page(() => import('../features/learning/LengthsPage'), 'LengthsPage');
+export const PracticesPage = page(
+  () => import('../features/practice/PracticesPage'),
+  'PracticesPage',
+);
+export const PracticePage = page(() => import('../features/practice/PracticePage'), 'PracticePage');
 export const TrialsPage = page(() => import('../features/learning/TrialsPage'), 'TrialsPage');
 export const HandbookPage = page(() => import('../features/handbook/HandbookPage'), 'HandbookPage');
 export const HistoryPage = page(() => import('../features/shelf/HistoryPage'), 'HistoryPage');

@@ -1799,6 +1799,93 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What can be practised, and what is or was */
+        get: operations["practices"];
+        put?: never;
+        /** Begin a practice */
+        post: operations["begin_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practices/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How a practice stands */
+        get: operations["look"];
+        put?: never;
+        post?: never;
+        /** Take a practice away */
+        delete: operations["remove_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practices/{id}/acts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Do something at the pot */
+        post: operations["act"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practices/{id}/pace": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Let the pot's time go faster or slower, or hold it */
+        put: operations["pace"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practices/{id}/pass": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let some time pass at once */
+        post: operations["pass"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/predictions": {
         parameters: {
             query?: never;
@@ -2112,7 +2199,7 @@ export interface paths {
         get: operations["trials"];
         put?: never;
         /** Begin a trial: lots are drawn */
-        post: operations["begin_2"];
+        post: operations["begin_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2130,7 +2217,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Take a trial away */
-        delete: operations["remove_2"];
+        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2244,7 +2331,7 @@ export interface paths {
         };
         get: operations["running_1"];
         put?: never;
-        post: operations["begin_3"];
+        post: operations["begin_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2335,10 +2422,23 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        ActForm: {
+            /** Format: int64 */
+            version: number;
+            /** @enum {string} */
+            kind: "NEXT" | "HEAT" | "LID" | "STIR" | "POUR" | "WEIGH" | "CHOOSE" | "MEASURE";
+            what?: string;
+            /** Format: double */
+            value?: number;
+        };
         Again: {
             /** Format: int64 */
             version: number;
             reason?: string;
+        };
+        AimView: {
+            words: string;
+            wanted: string;
         };
         AmountJson: {
             /** Format: double */
@@ -2428,6 +2528,17 @@ export interface components {
         BeliefView: {
             claim: string;
             answer: string;
+        };
+        BestView: {
+            /** Format: uuid */
+            person?: string;
+            name: string;
+            /** Format: int32 */
+            reached: number;
+            /** Format: int32 */
+            asked: number;
+            /** Format: int32 */
+            times: number;
         };
         BoilTrial: {
             vessel: string;
@@ -2611,6 +2722,12 @@ export interface components {
             /** Format: date-time */
             lastAt?: string;
             problem?: string;
+        };
+        CallingView: {
+            words: string;
+            away: boolean;
+            /** Format: double */
+            minutes: number;
         };
         ChangeJson: {
             /** @enum {string} */
@@ -2831,6 +2948,13 @@ export interface components {
             onHob: boolean;
             words: string;
         };
+        DebriefView: {
+            lesson: string;
+            reached: components["schemas"]["ReachedView"][];
+            differences: components["schemas"]["DifferenceView"][];
+            yours: components["schemas"]["LineView"];
+            good: components["schemas"]["LineView"];
+        };
         Deliberate: {
             what: string;
             reason: string;
@@ -2865,6 +2989,13 @@ export interface components {
         DeviceTable: {
             devices: components["schemas"]["Device"][];
             problem: string;
+        };
+        DifferenceView: {
+            /** Format: int32 */
+            step: number;
+            words: string;
+            cost: string;
+            lost: boolean;
         };
         Discard: {
             /** Format: int64 */
@@ -2953,6 +3084,13 @@ export interface components {
             day: string;
             /** Format: double */
             minutes: number;
+        };
+        ExerciseView: {
+            id: string;
+            title: string;
+            task: string;
+            aims: components["schemas"]["AimView"][];
+            best: components["schemas"]["BestView"][];
         };
         ExplainedView: {
             result: string;
@@ -3650,11 +3788,30 @@ export interface components {
             fineFrom?: string;
             source: string;
         };
+        LinePoint: {
+            /** Format: double */
+            minute: number;
+            /** Format: double */
+            celsius: number;
+        };
         LineSaid: {
             /** Format: int32 */
             line: number;
             column: string;
             why: string;
+        };
+        LineStep: {
+            headline: string;
+            /** Format: double */
+            start: number;
+            /** Format: double */
+            end: number;
+        };
+        LineView: {
+            points: components["schemas"]["LinePoint"][];
+            steps: components["schemas"]["LineStep"][];
+            /** Format: double */
+            minutes: number;
         };
         LoadJson: {
             /** Format: int32 */
@@ -3742,6 +3899,14 @@ export interface components {
                 [key: string]: components["schemas"]["FigureJson"];
             };
             own?: boolean;
+        };
+        MeasuredView: {
+            /** Format: double */
+            celsius: number;
+            /** Format: double */
+            ph?: number;
+            /** Format: double */
+            minutesAgo: number;
         };
         MessageLine: {
             /** Format: int64 */
@@ -3981,12 +4146,24 @@ export interface components {
             lastDay: string;
             limits: components["schemas"]["LimitJson"][];
         };
+        PaceForm: {
+            /** Format: int64 */
+            version: number;
+            /** Format: double */
+            pace: number;
+        };
         ParameterView: {
             /** @enum {string} */
             id: "HEAT_LOSS" | "ICE_BATH_LOSS" | "WATER_HEAT" | "PLANT_HEAT" | "OIL_HEAT" | "EVAPORATION" | "AIR_HUMIDITY" | "COVER" | "LID" | "ROLLING_BOIL" | "GENTLE_BOIL" | "SIMMER" | "POURED_WATER" | "CLOTH_KEEPS" | "SQUEEZE" | "FAST_RATE" | "EXTRACTION_ENERGY" | "SPIRIT_SOLVENT" | "OIL_SOLVENT" | "PLANT_EXCHANGE" | "GUM_TIME" | "GUM_EXPONENT" | "GUM_ENERGY" | "BATH_TEMPERATURE" | "BATH_LAG" | "FERMENT_TIME" | "FERMENT_END";
             words: string;
             figure: components["schemas"]["FigureJson"];
             standard: components["schemas"]["FigureJson"];
+        };
+        PassForm: {
+            /** Format: int64 */
+            version: number;
+            /** Format: double */
+            minutes: number;
         };
         PasswordForm: {
             old: string;
@@ -4240,6 +4417,23 @@ export interface components {
             leftAfter: number;
             why: string;
         };
+        PotLook: {
+            /** @enum {string} */
+            kind: "POT" | "BOWL" | "JAR" | "BLENDER";
+            vessel: string;
+            /** Format: double */
+            fill: number;
+            /** Format: double */
+            froth: number;
+            /** Format: double */
+            caught: number;
+            /** Format: double */
+            steam: number;
+            /** Format: double */
+            thick: number;
+            boils: boolean;
+            tint: string;
+        };
         PourWater: {
             /** Format: int64 */
             version: number;
@@ -4248,6 +4442,74 @@ export interface components {
             /** Format: double */
             celsius: number;
             reason?: string;
+        };
+        PracticeForm: {
+            exercise?: string;
+            formula?: string;
+            /** Format: uuid */
+            person?: string;
+        };
+        PracticeLine: {
+            /** Format: uuid */
+            id: string;
+            exercise: string;
+            title: string;
+            /** Format: uuid */
+            person?: string;
+            name: string;
+            /** Format: date-time */
+            begunAt: string;
+            /** Format: date-time */
+            endedAt?: string;
+            /** Format: int32 */
+            reached?: number;
+            /** Format: int32 */
+            asked: number;
+        };
+        PracticeStep: {
+            /** Format: int32 */
+            index: number;
+            headline: string;
+            how: string;
+            cue: string;
+            usually: string;
+        };
+        PracticeView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int64 */
+            version: number;
+            exercise: string;
+            title: string;
+            task: string;
+            aims: components["schemas"]["AimView"][];
+            /** Format: double */
+            pace: number;
+            leftAlone: boolean;
+            /** Format: double */
+            minute: number;
+            /** Format: double */
+            stepMinutes: number;
+            /** Format: int32 */
+            step: number;
+            steps: components["schemas"]["PracticeStep"][];
+            onHob: boolean;
+            stands: boolean;
+            /** Format: double */
+            heat: number;
+            lid: boolean;
+            looks: string[];
+            pot?: components["schemas"]["PotLook"];
+            ways?: components["schemas"]["WaysView"];
+            puts: components["schemas"]["PutView"][];
+            measured?: components["schemas"]["MeasuredView"];
+            calling?: components["schemas"]["CallingView"];
+            over: boolean;
+            debrief?: components["schemas"]["DebriefView"];
+        };
+        PracticesView: {
+            exercises: components["schemas"]["ExerciseView"][];
+            practices: components["schemas"]["PracticeLine"][];
         };
         PredictionJson: {
             /** Format: double */
@@ -4343,6 +4605,12 @@ export interface components {
             /** Format: date-time */
             readyBy?: string;
         };
+        PutView: {
+            key: string;
+            name: string;
+            /** Format: double */
+            grams: number;
+        };
         Question: {
             formulaId?: string;
             formula?: components["schemas"]["FormulaJson"];
@@ -4386,6 +4654,12 @@ export interface components {
             times: number;
             /** Format: int32 */
             days: number;
+        };
+        ReachedView: {
+            words: string;
+            wanted: string;
+            value: string;
+            ok: boolean;
         };
         ReactionForm: {
             /** Format: uuid */
@@ -5274,6 +5548,15 @@ export interface components {
             /** Format: double */
             share: number;
             prediction: components["schemas"]["PredictionJson"];
+        };
+        WayView: {
+            key: string;
+            words: string;
+            chosen: boolean;
+        };
+        WaysView: {
+            asks: string;
+            ways: components["schemas"]["WayView"][];
         };
         WearerView: {
             /** @enum {string} */
@@ -9640,6 +9923,235 @@ export interface operations {
             };
         };
     };
+    practices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticesView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticeForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticesView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    act: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ActForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaceForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PassForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     predict: {
         parameters: {
             query?: never;
@@ -10365,7 +10877,7 @@ export interface operations {
             };
         };
     };
-    begin_2: {
+    begin_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -10398,7 +10910,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -10658,7 +11170,7 @@ export interface operations {
             };
         };
     };
-    begin_3: {
+    begin_4: {
         parameters: {
             query?: never;
             header?: {

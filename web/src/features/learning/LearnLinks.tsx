@@ -8,6 +8,7 @@ export function LearnLinks() {
         Handbook
       </NavLink>
       <NavLink to="/learn/kitchen">Your kitchen</NavLink>
+      <NavLink to="/learn/practice">Practice</NavLink>
       <NavLink to="/learn/trials">Trials</NavLink>
       <NavLink to="/learn/lengths">Lengths</NavLink>
     </nav>

@@ -53,6 +53,9 @@ public record Aim(What what, int step, String ingredient, double low, double hig
     }
   }
 
+  /** From here on it is burnt altogether, %. */
+  private static final double BURNT = 100;
+
   static Aim of(What what, double low, double high) {
     return new Aim(what, -1, "", low, high);
   }
@@ -87,6 +90,14 @@ public record Aim(What what, int step, String ingredient, double low, double hig
     return value >= low && value <= high + doubt;
   }
 
+  /** How far a number is off what is asked for; 0 where it is not, infinite where not known. */
+  double off(double value) {
+    if (Double.isNaN(value)) {
+      return Double.POSITIVE_INFINITY;
+    }
+    return holds(value) ? 0 : Math.max(low - value, value - high);
+  }
+
   /** What is wanted: {@code "300 mPa·s to 900 mPa·s"}. */
   public String wanted() {
     if (what == What.DUST) {
@@ -104,6 +115,9 @@ public record Aim(What what, int step, String ingredient, double low, double hig
   public String told(double value) {
     if (what == What.DUST) {
       return value > 0 ? "yes" : "none";
+    }
+    if (what == What.CAUGHT && value >= BURNT) {
+      return "burnt";
     }
     return Double.isNaN(value) ? "not known" : what.number(value);
   }

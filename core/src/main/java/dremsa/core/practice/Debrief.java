@@ -179,7 +179,7 @@ public record Debrief(
         case THICKNESS -> prediction.finished().thickness();
         case KEEPS -> days();
         case DUST -> prediction.finished().debris() ? 1 : 0;
-        case CAUGHT -> 100 * Math.min(1, end.caught());
+        case CAUGHT -> 100 * end.caught();
         case SPILT -> end.spilt();
         case SOUR -> prediction.contents().ph().high();
         case WARMTH -> prediction.steps().get(aim.step()).startC();
@@ -220,7 +220,7 @@ public record Debrief(
       boolean told = aim.what() != Aim.What.TO_BOTTLE && aim.what() != Aim.What.KEEPS;
       if (told && aim.what() != Aim.What.THICKNESS) {
         Reached before = yours.reached(aim);
-        if (!before.ok() && righted.reached(aim).ok()) {
+        if (!before.ok() && aim.off(righted.value(aim)) <= aim.off(before.value()) / 2) {
           lost.add(
               aim.what().words() + " " + aim.told(before.value()) + ", wanted " + aim.wanted());
         }
@@ -254,9 +254,11 @@ public record Debrief(
     StepOutcome mine = yours.prediction.steps().get(step);
     StepOutcome well = righted.prediction.steps().get(step);
     List<String> otherwise = new ArrayList<>();
-    if (Math.abs(mine.minutes() - well.minutes()) > WORTH_TIME * well.minutes()) {
-      otherwise.add(
-          Said.of("%s, not %s", Said.duration(mine.minutes()), Said.duration(well.minutes())));
+    String lasted = Said.duration(mine.minutes());
+    String usually = Said.duration(well.minutes());
+    if (!lasted.equals(usually)
+        && Math.abs(mine.minutes() - well.minutes()) > WORTH_TIME * well.minutes()) {
+      otherwise.add(lasted + ", not " + usually);
     }
     well.put()
         .forEach(
@@ -270,6 +272,9 @@ public record Debrief(
     double usual = well.beforeMl() - well.millilitres();
     if (done.onHob() && Math.abs(steamed - usual) > WORTH_ML) {
       otherwise.add(Said.of("%.0f mL went off, not %.0f mL", steamed, usual));
+    }
+    if (done.onHob() && otherwise.isEmpty()) {
+      otherwise.add("hotter or less stirred");
     }
     return words
         .append(otherwise.isEmpty() ? "otherwise" : String.join(", ", otherwise))
