@@ -202,6 +202,28 @@ public record Contents(
     return traits.contains(trait);
   }
 
+  /**
+   * The same with so much more water, or less where it is steamed off.
+   *
+   * @param grams that come in; negative for less, at most all the water
+   */
+  public Contents watered(double grams) {
+    return new Contents(
+        Math.max(0, water + grams),
+        ethanol,
+        ethanolSure,
+        glycerin,
+        oil,
+        juice,
+        other,
+        solids,
+        waterOfSolids,
+        sourness,
+        gums,
+        preservatives,
+        traits);
+  }
+
   /** The same brew in another amount. */
   public Contents times(double factor) {
     return new Contents(

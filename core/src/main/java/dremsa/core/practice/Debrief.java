@@ -265,7 +265,10 @@ public record Debrief(
             (key, grams) -> {
               double put = mine.put().getOrDefault(key, 0.0);
               if (Math.abs(put - grams) > WORTH_PUTTING * grams) {
-                otherwise.add(Said.of("%s %.3g g, not %.3g g", name(yours, key), put, grams));
+                otherwise.add(
+                    Said.of(
+                        "%s %s g, not %s g",
+                        name(yours, key), Said.figures(put, 3), Said.figures(grams, 3)));
               }
             });
     double steamed = mine.beforeMl() - mine.millilitres();
