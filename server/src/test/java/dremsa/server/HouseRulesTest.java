@@ -62,6 +62,7 @@ class HouseRulesTest {
               "..plan",
               "..learning",
               "..practice",
+              "..journal",
               "..history",
               "..reminders");
 

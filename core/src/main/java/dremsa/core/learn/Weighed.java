@@ -92,6 +92,16 @@ public record Weighed(
     return !observed.isEmpty();
   }
 
+  /** What it came to, mL. */
+  public double came() {
+    return this.yield().millilitres();
+  }
+
+  /** What was foretold for that in its own kitchen, mL. */
+  public double foretold() {
+    return predicted(brew, this.yield());
+  }
+
   /** What the batch came to: the last that was measured. */
   Observed yield() {
     return observed.get(observed.size() - 1);

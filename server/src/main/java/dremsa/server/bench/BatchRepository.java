@@ -1,5 +1,6 @@
 package dremsa.server.bench;
 
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -22,6 +23,14 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
 
   List<Batch> findFirst30ByHouseholdIdAndFormulaIdOrderByStartedAtDesc(
       UUID household, String formula);
+
+  List<Batch> findByHouseholdIdAndParentIdIsNullAndStartedAtBetweenOrderByStartedAtDesc(
+      UUID household, Instant from, Instant to);
+
+  List<Batch> findFirst100ByHouseholdIdAndFormulaNameContainingOrderByStartedAtDesc(
+      UUID household, String words);
+
+  List<Batch> findByHouseholdIdAndIdIn(UUID household, Collection<UUID> ids);
 
   long countByHouseholdId(UUID household);
 

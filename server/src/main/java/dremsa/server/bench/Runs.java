@@ -17,6 +17,7 @@ import dremsa.server.wire.Stored;
 import dremsa.server.wire.SurroundingsJson;
 import dremsa.server.wire.TargetJson;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -125,6 +126,17 @@ public class Runs {
         .map(batch -> record(batch, Objects.requireNonNull(batch.endedAt())));
   }
 
+  /** A batch as it went so far, for asking what went wrong. */
+  @Transactional(readOnly = true)
+  public dremsa.core.fault.Brewed asItWent(UUID household, UUID id, Instant now) {
+    Batch batch =
+        repository
+            .findByIdAndHouseholdId(id, household)
+            .orElseThrow(() -> Problem.notFound("batch"));
+    Run run = of(batch, batch.endedAt() == null ? now : batch.endedAt());
+    return new dremsa.core.fault.Brewed(run.brew(), run.scale(), run.vessels(), run.facts());
+  }
+
   /**
    * A batch brewed from a formula.
    *
@@ -134,6 +146,7 @@ public class Runs {
   public record Brewed(
       UUID id,
       String code,
+      String formula,
       String name,
       @Nullable Integer version,
       Instant startedAt,
@@ -146,17 +159,51 @@ public class Runs {
     return repository
         .findFirst30ByHouseholdIdAndFormulaIdOrderByStartedAtDesc(household, formula)
         .stream()
-        .map(
-            b ->
-                new Brewed(
-                    b.id(),
-                    b.code(),
-                    b.formulaName(),
-                    b.formulaVersion(),
-                    b.startedAt(),
-                    b.status().name(),
-                    b.bottledMl()))
+        .map(Runs::brewed)
         .toList();
+  }
+
+  /**
+   * What was begun from one moment to another, the newest first; the ways of a divided one once.
+   */
+  @Transactional(readOnly = true)
+  public List<Brewed> brewedBetween(UUID household, Instant from, Instant to) {
+    return repository
+        .findByHouseholdIdAndParentIdIsNullAndStartedAtBetweenOrderByStartedAtDesc(
+            household, from, to)
+        .stream()
+        .filter(batch -> batch.status() != Batch.Status.PLANNED)
+        .map(Runs::brewed)
+        .toList();
+  }
+
+  /** What is called like this, the newest first, at most 100. */
+  @Transactional(readOnly = true)
+  public List<Brewed> called(UUID household, String words) {
+    return repository
+        .findFirst100ByHouseholdIdAndFormulaNameContainingOrderByStartedAtDesc(household, words)
+        .stream()
+        .filter(batch -> batch.parentId() == null && batch.status() != Batch.Status.PLANNED)
+        .map(Runs::brewed)
+        .toList();
+  }
+
+  /** These batches; those that are not there are left out. */
+  @Transactional(readOnly = true)
+  public List<Brewed> brewed(UUID household, Collection<UUID> ids) {
+    return repository.findByHouseholdIdAndIdIn(household, ids).stream().map(Runs::brewed).toList();
+  }
+
+  private static Brewed brewed(Batch batch) {
+    return new Brewed(
+        batch.id(),
+        batch.code(),
+        batch.formulaId(),
+        batch.formulaName(),
+        batch.formulaVersion(),
+        batch.startedAt(),
+        batch.status().name(),
+        batch.bottledMl());
   }
 
   /**

@@ -16,6 +16,12 @@ interface HeadUseRepository extends JpaRepository<HeadUseRow, Long> {
   List<HeadUseRow> findByHouseholdIdAndPersonIdOrderByUsedAtDescIdDesc(
       UUID household, UUID person, Pageable page);
 
+  List<HeadUseRow> findByHouseholdIdAndUndoneFalseAndUsedAtBetweenOrderByUsedAtDescIdDesc(
+      UUID household, Instant from, Instant to);
+
+  List<HeadUseRow> findFirst100ByHouseholdIdAndUndoneFalseAndNameContainingOrderByUsedAtDesc(
+      UUID household, String words);
+
   List<HeadUseRow> findByHouseholdIdAndWashDayIdAndUndoneFalse(UUID household, UUID washDay);
 
   @Modifying(flushAutomatically = true, clearAutomatically = true)

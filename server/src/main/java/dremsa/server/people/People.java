@@ -164,6 +164,48 @@ public class People {
         used);
   }
 
+  /**
+   * Something that came on a head.
+   *
+   * @param code of the bottle; empty where it came from none
+   */
+  public record OnHead(
+      UUID person, LocalDate day, String name, String formula, String code, double millilitres) {}
+
+  /** What came on heads from one moment to another, the newest first. */
+  @Transactional(readOnly = true)
+  public List<OnHead> onHeads(Household household, Instant from, Instant to) {
+    return onHeads(
+        household,
+        uses.findByHouseholdIdAndUndoneFalseAndUsedAtBetweenOrderByUsedAtDescIdDesc(
+            household.id(), from, to));
+  }
+
+  /** What came on heads and is called like this, the newest first, at most 100. */
+  @Transactional(readOnly = true)
+  public List<OnHead> onHeadsCalled(Household household, String words) {
+    return onHeads(
+        household,
+        uses.findFirst100ByHouseholdIdAndUndoneFalseAndNameContainingOrderByUsedAtDesc(
+            household.id(), words));
+  }
+
+  private List<OnHead> onHeads(Household household, List<HeadUseRow> rows) {
+    return rows.stream()
+        .map(
+            row -> {
+              HeadUse use = row.toCore(household.zone(), stored);
+              return new OnHead(
+                  row.personId(),
+                  use.day(),
+                  use.name(),
+                  use.formula(),
+                  row.bottleCode(),
+                  use.millilitres());
+            })
+        .toList();
+  }
+
   /** Whether there is anybody. */
   @Transactional(readOnly = true)
   public boolean any(UUID household) {

@@ -1,0 +1,191 @@
+package dremsa.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** The journal, courses, two versions side by side, and what went wrong, through HTTP. */
+class JournalTest {
+  private static final long DAY = 24 * 3600;
+
+  private final Visitor owner = Visitor.withHousehold();
+  private final String ada =
+      owner.post("/api/people", Map.of("name", "Ada", "usual", false)).text("/person/id");
+
+  private static Visitor.Answer fine(Visitor.Answer answer) {
+    assertThat(answer.status()).as(answer.body().toString()).isBetween(200, 201);
+    return answer;
+  }
+
+  private String batch(String formula) {
+    return fine(owner.post(
+            "/api/batches",
+            Map.of(
+                "formulaId",
+                formula,
+                "target",
+                Map.of("kind", "VOLUME", "amount", Map.of("value", 300, "unit", "ml")))))
+        .text("/id");
+  }
+
+  private Visitor.Answer write(Map<String, Object> entry) {
+    return owner.post("/api/journal", entry);
+  }
+
+  private JsonNode journal(String query) {
+    return fine(owner.get("/api/journal" + query)).body();
+  }
+
+  @Test
+  void aBatchHasAPageWithWhatWasWrittenAndScored() {
+    String gel = batch("linseed-gel");
+    fine(
+        write(
+            Map.of(
+                "batch",
+                gel,
+                "person",
+                ada,
+                "words",
+                "Slippery; a good wash",
+                "scores",
+                Map.of("SLIP", 5, "HOLD", 3),
+                "beside",
+                List.of("STRESS"))));
+
+    JsonNode page = journal("").at("/pages/0");
+
+    assertThat(page.get("kind").asString()).isEqualTo("BATCH");
+    assertThat(page.get("title").asString()).isEqualTo("Linseed styling gel");
+    assertThat(page.at("/entries/0/name").asString()).isEqualTo("Ada");
+    assertThat(page.at("/entries/0/scores")).hasSize(2);
+    assertThat(page.at("/entries/0/beside/0").asString()).isEqualTo("STRESS");
+    assertThat(owner.get("/api/batches/" + gel + "/journal").body()).hasSize(1);
+  }
+
+  @Test
+  void anEntryIsChangedAndTakenAwayAndTheSlowerOneIsTold() {
+    String id = fine(write(Map.of("words", "First"))).text("/id");
+    JsonNode first = journal("").at("/pages/0/entries/0");
+    long version = first.get("version").asLong();
+    Map<String, Object> second = Map.of("version", version, "words", "Second");
+    fine(owner.put("/api/journal/" + id, second));
+    assertThat(owner.put("/api/journal/" + id, second).status()).isEqualTo(409);
+    assertThat(journal("").at("/pages/0/entries/0/words").asString()).isEqualTo("Second");
+    fine(owner.delete("/api/journal/" + id));
+    assertThat(journal("").get("pages")).isEmpty();
+  }
+
+  @Test
+  void whatCannotBeIsRefusedAtItsField() {
+    assertThat(write(Map.of("scores", Map.of("SLIP", 9))).text("/errors/0/field"))
+        .isEqualTo("scores.SLIP");
+    assertThat(write(Map.of("scores", Map.of("DETANGLING", -1))).status()).isEqualTo(400);
+    assertThat(write(Map.of("words", "  ")).text("/errors/0/field")).isEqualTo("words");
+    assertThat(write(Map.of("words", "x", "day", "2090-01-01")).text("/errors/0/field"))
+        .isEqualTo("day");
+    assertThat(write(Map.of("words", "x", "batch", ada)).status()).isEqualTo(404);
+    assertThat(write(Map.of("words", "x".repeat(5000))).status()).isEqualTo(400);
+  }
+
+  @Test
+  void pagesAreFoundByWordsAndFollowedByFormulaAndPerson() {
+    String gel = batch("linseed-gel");
+    fine(
+        write(
+            Map.of(
+                "batch",
+                gel,
+                "words",
+                "strings hung from the spoon",
+                "scores",
+                Map.of("SLIP", 4))));
+    fine(write(Map.of("batch", gel, "person", ada, "scores", Map.of("SLIP", 2))));
+    fine(
+        write(
+            Map.of("person", ada, "words", "itchy after the rinse", "scores", Map.of("ITCH", 3))));
+
+    assertThat(journal("?words=spoon").get("pages")).hasSize(1);
+    assertThat(journal("?words=nowhere").get("pages")).isEmpty();
+    assertThat(journal("?words=Linseed").at("/pages/0/title").asString())
+        .isEqualTo("Linseed styling gel");
+    JsonNode ofGel = journal("?formula=linseed-gel");
+    assertThat(ofGel.at("/timelines/0/points")).hasSize(2);
+    assertThat(ofGel.at("/timelines/0/mean/value").asDouble()).isEqualTo(3);
+    JsonNode hers = journal("?person=" + ada);
+    assertThat(hers.get("timelines")).hasSize(2);
+    assertThat(hers.get("pages")).hasSize(2);
+    // What was long ago is a window further back.
+    owner.moveClock(100 * DAY);
+    JsonNode now = journal("");
+    assertThat(now.get("pages")).isEmpty();
+    assertThat(journal("?until=" + now.get("earlier").asString()).get("pages")).hasSize(2);
+  }
+
+  @Test
+  void aCourseSaysWhatWasKeptUpAndWhatCannotBeTold() {
+    Visitor.Answer begun =
+        fine(
+            owner.post(
+                "/api/courses",
+                Map.of(
+                    "person", ada, "formula", "birch-sage-decoction", "weeks", 4, "everyDays", 7)));
+    JsonNode course = begun.at("/courses/0");
+    assertThat(course.get("product").asString()).isEqualTo("Birch and sage decoction");
+    assertThat(course.get("wanted").asInt()).isEqualTo(1);
+    assertThat(course.get("words").valueStream().map(JsonNode::asString).toList())
+        .anyMatch(each -> each.startsWith("Nothing was judged before it"));
+    owner.moveClock(20 * DAY);
+    fine(write(Map.of("person", ada, "scores", Map.of("FLAKES", 2), "beside", List.of("FOOD"))));
+    String path = "/api/courses/" + course.get("id").asString();
+    Map<String, Object> change =
+        Map.of("version", course.get("version").asLong(), "beside", List.of("HEAT"), "over", true);
+    JsonNode over = fine(owner.put(path, change)).at("/courses/0");
+    assertThat(over.get("endedAt").isNull()).isFalse();
+    assertThat(over.get("beside")).hasSize(2);
+    assertThat(over.get("words").toString())
+        .contains("flakes: of before it there is no judgement yet.");
+    assertThat(owner.put(path, change).status()).isEqualTo(409);
+    assertThat(
+            owner
+                .post(
+                    "/api/courses",
+                    Map.of("person", ada, "formula", "hop-soak", "weeks", 1, "everyDays", 20))
+                .text("/errors/0/field"))
+        .isEqualTo("everyDays");
+    fine(owner.delete(path));
+  }
+
+  @Test
+  void twoFormulasAreHeldSideBySide() {
+    for (int i = 0; i < 3; i++) {
+      fine(write(Map.of("batch", batch("linseed-gel"), "scores", Map.of("SLIP", 5))));
+      fine(write(Map.of("batch", batch("quince-gel"), "scores", Map.of("SLIP", 2))));
+    }
+    Visitor.Answer versus = fine(owner.get("/api/versus?left=linseed-gel&right=quince-gel"));
+    assertThat(versus.at("/judged/0/settled").asBoolean()).isTrue();
+    assertThat(versus.text("/judged/0/words")).endsWith("Linseed styling gel is better.");
+    assertThat(versus.at("/left/yields")).isEmpty();
+    assertThat(owner.get("/api/versus?left=hop-soak&right=hop-soak").status()).isEqualTo(400);
+    assertThat(owner.get("/api/versus?left=hop-soak&right=none-such").status()).isEqualTo(404);
+  }
+
+  @Test
+  void whatWentWrongIsAskedOfABatchOrOfAFormula() {
+    String gel = batch("linseed-light");
+    Visitor.Answer causes = fine(owner.get("/api/causes?symptom=TOO_THIN&batch=" + gel));
+    assertThat(causes.text("/name")).isEqualTo("Light linseed lotion");
+    assertThat(causes.at("/causes").size()).isBetween(1, 5);
+    assertThat(causes.text("/causes/0/next")).contains("The model then gives");
+    assertThat(causes.at("/usual")).isNotEmpty();
+    assertThat(
+            fine(owner.get("/api/causes?symptom=BLOCKED_NOZZLE&formula=linseed-gel"))
+                .text("/causes/0/words"))
+        .contains("too thick for a spray head");
+    assertThat(owner.get("/api/causes?symptom=TOO_THIN").status()).isEqualTo(400);
+    assertThat(owner.get("/api/causes?symptom=PURPLE&formula=linseed-gel").status()).isEqualTo(400);
+  }
+}
