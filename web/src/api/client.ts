@@ -68,6 +68,12 @@ export type Trial = Schemas['TrialView'];
 export type Practices = Schemas['PracticesView'];
 export type Practice = Schemas['PracticeView'];
 export type Debrief = Schemas['DebriefView'];
+export type Journal = Schemas['JournalView'];
+export type JournalPage = Schemas['JournalPage'];
+export type JournalEntry = Schemas['EntryView'];
+export type Courses = Schemas['CoursesView'];
+export type Versus = Schemas['VersusView'];
+export type Causes = Schemas['CausesView'];
 export type Criterion = Schemas['CriterionView'];
 export type MeasureSystem = Household['measures'];
 
@@ -213,6 +219,11 @@ export const keys = {
   calibration: ['household', 'calibration'] as const,
   trials: ['household', 'trials'] as const,
   trialJars: (id: string) => ['household', 'trial-jars', id] as const,
+  journal: (look: unknown) => ['household', 'journal', look] as const,
+  batchJournal: (id: string) => ['household', 'batch-journal', id] as const,
+  courses: ['household', 'courses'] as const,
+  versus: (sides: unknown) => ['household', 'versus', sides] as const,
+  causes: (asked: unknown) => ['household', 'causes', asked] as const,
   practices: ['household', 'practices'] as const,
   practice: (id: string) => ['household', 'practice', id] as const,
   lengths: (id: string) => ['household', 'lengths', id] as const,

@@ -6,7 +6,16 @@ import {
 } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { components } from './generated/schema';
-import { api, ask, keys, LINE, SIGNED_OUT, type BottleEvent, type BrewForm } from './client';
+import {
+  api,
+  ask,
+  keys,
+  LINE,
+  SIGNED_OUT,
+  type BottleEvent,
+  type BrewForm,
+  type Causes,
+} from './client';
 
 export type Question = components['schemas']['Question'];
 export type SheetForm = components['schemas']['SheetForm'];
@@ -311,6 +320,78 @@ export const useLengths = (id: string) =>
 /** Trials on sections of heads, and what they say together. */
 export const useTrials = () =>
   useQuery({ queryKey: keys.trials, queryFn: () => ask(api.GET('/api/trials')) });
+
+/** What is looked for in the journal. */
+export interface JournalLook {
+  until?: string;
+  person?: string;
+  formula?: string;
+  words?: string;
+}
+
+/** Pages of the journal: the last ones, or those that say something. */
+export const useJournal = (look: JournalLook) =>
+  useQuery({
+    queryKey: keys.journal(look),
+    queryFn: () => ask(api.GET('/api/journal', { params: { query: look } })),
+    placeholderData: keepPreviousData,
+  });
+
+/** What was written down of a batch. */
+export const useBatchJournal = (id: string) =>
+  useQuery({
+    queryKey: keys.batchJournal(id),
+    queryFn: () => ask(api.GET('/api/batches/{id}/journal', { params: { path: { id } } })),
+  });
+
+/** Courses, and what can be told of them. */
+export const useCourses = () =>
+  useQuery({ queryKey: keys.courses, queryFn: () => ask(api.GET('/api/courses')) });
+
+/** One of two that are held side by side. */
+export interface Side {
+  formula: string;
+  version?: number;
+}
+
+/** Two formulas, or two versions of one, as they were brewed and judged. */
+export const useVersus = (left: Side | undefined, right: Side | undefined) =>
+  useQuery({
+    queryKey: keys.versus([left, right]),
+    queryFn: () =>
+      ask(
+        api.GET('/api/versus', {
+          params: {
+            query: {
+              left: left!.formula,
+              right: right!.formula,
+              ...(left!.version !== undefined && { leftVersion: left!.version }),
+              ...(right!.version !== undefined && { rightVersion: right!.version }),
+            },
+          },
+        }),
+      ),
+    enabled: left !== undefined && right !== undefined,
+    retry: false,
+  });
+
+/** What may have caused what is wrong with a batch or a formula. */
+export const useCauses = (asked: {
+  symptom?: Causes['symptom'];
+  batch?: string;
+  formula?: string;
+}) =>
+  useQuery({
+    queryKey: keys.causes(asked),
+    queryFn: () =>
+      ask(
+        api.GET('/api/causes', {
+          params: { query: { ...asked, symptom: asked.symptom! } },
+        }),
+      ),
+    enabled: asked.symptom !== undefined && (asked.batch ?? asked.formula) !== undefined,
+    retry: false,
+  });
 
 /** What can be practised, and what is or was. */
 export const usePractices = () =>

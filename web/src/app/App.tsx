@@ -17,8 +17,12 @@ import {
   FormulaPage,
   FormulasPage,
   FridgePage,
+  BatchStory,
+  CausesPage,
+  CoursesPage,
   HandbookPage,
   HistoryPage,
+  JournalPages,
   KitchenPage,
   LabelsPage,
   LengthsPage,
@@ -37,6 +41,7 @@ import {
   TaughtPage,
   TrayPage,
   TrialsPage,
+  VersusPage,
   WastePage,
   WeeksPage,
   loadAll,
@@ -132,6 +137,11 @@ function Views() {
         <Route path="/learn" element={<HandbookPage />} />
         <Route path="/learn/kitchen" element={<TaughtPage />} />
         <Route path="/learn/lengths" element={<LengthsPage />} />
+        <Route path="/learn/journal" element={<JournalPages />} />
+        <Route path="/learn/journal/:id" element={<BatchStory />} />
+        <Route path="/learn/versus" element={<VersusPage />} />
+        <Route path="/learn/courses" element={<CoursesPage />} />
+        <Route path="/learn/causes" element={<CausesPage />} />
         <Route path="/learn/practice" element={<PracticesPage />} />
         <Route path="/learn/practice/:id" element={<PracticePage />} />
         <Route path="/learn/trials" element={<TrialsPage />} />

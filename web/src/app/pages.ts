@@ -21,6 +21,11 @@ export const FormulasPage = page(() => import('../features/formulas/FormulasPage
 export const FridgePage = page(() => import('../features/shelf/FridgePage'), 'FridgePage');
 export const TaughtPage = page(() => import('../features/learning/TaughtPage'), 'TaughtPage');
 export const LengthsPage = page(() => import('../features/learning/LengthsPage'), 'LengthsPage');
+export const JournalPages = page(() => import('../features/journal/JournalPages'), 'JournalPages');
+export const BatchStory = page(() => import('../features/journal/BatchStory'), 'BatchStory');
+export const VersusPage = page(() => import('../features/journal/VersusPage'), 'VersusPage');
+export const CoursesPage = page(() => import('../features/journal/CoursesPage'), 'CoursesPage');
+export const CausesPage = page(() => import('../features/faults/CausesPage'), 'CausesPage');
 export const PracticesPage = page(
   () => import('../features/practice/PracticesPage'),
   'PracticesPage',

@@ -200,6 +200,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{id}/journal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was written down of a batch */
+        get: operations["ofBatch"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{id}/photos": {
         parameters: {
             query?: never;
@@ -556,6 +573,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/causes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What may have caused what is wrong with a batch or a formula */
+        get: operations["causes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/containers": {
         parameters: {
             query?: never;
@@ -600,6 +634,42 @@ export interface paths {
         /** So many empty ones were sterilised just now */
         post: operations["sterilised"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/courses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Courses, and what can be told of them */
+        get: operations["courses"];
+        put?: never;
+        /** Begin a course */
+        post: operations["begin_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/courses/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say what else changed during a course, and whether it is over */
+        put: operations["change_1"];
+        post?: never;
+        /** Take a course away */
+        delete: operations["removeCourse"];
         options?: never;
         head?: never;
         patch?: never;
@@ -958,7 +1028,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["get_3"];
-        put: operations["change_1"];
+        put: operations["change_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -977,6 +1047,42 @@ export interface paths {
         put?: never;
         post: operations["create"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/journal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Pages of the journal: those up to a day, or those that say something */
+        get: operations["pages"];
+        put?: never;
+        /** Write something down */
+        post: operations["write"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/journal/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write an entry anew */
+        put: operations["rewrite"];
+        post?: never;
+        /** Take an entry away */
+        delete: operations["remove_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1495,7 +1601,7 @@ export interface paths {
         get: operations["page_1"];
         put: operations["tell_1"];
         post?: never;
-        delete: operations["remove_1"];
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1694,7 +1800,7 @@ export interface paths {
         get: operations["brewDay"];
         put?: never;
         /** Lays the runs of an evening on the bench, each for its time */
-        post: operations["begin_1"];
+        post: operations["begin_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1810,7 +1916,7 @@ export interface paths {
         get: operations["practices"];
         put?: never;
         /** Begin a practice */
-        post: operations["begin_2"];
+        post: operations["begin_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1829,7 +1935,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Take a practice away */
-        delete: operations["remove_2"];
+        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2027,7 +2133,7 @@ export interface paths {
         };
         get?: never;
         /** Change the password; whoever is signed in elsewhere is signed out there */
-        put: operations["change_2"];
+        put: operations["change_3"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2199,7 +2305,7 @@ export interface paths {
         get: operations["trials"];
         put?: never;
         /** Begin a trial: lots are drawn */
-        post: operations["begin_3"];
+        post: operations["begin_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2217,7 +2323,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Take a trial away */
-        delete: operations["remove_3"];
+        delete: operations["remove_4"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2267,6 +2373,23 @@ export interface paths {
         get?: never;
         /** Score the jars */
         put: operations["score"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/versus": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Two versions of a formula, or two formulas, side by side as they came out */
+        get: operations["versus"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -2331,7 +2454,7 @@ export interface paths {
         };
         get: operations["running_1"];
         put?: never;
-        post: operations["begin_4"];
+        post: operations["begin_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2690,6 +2813,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             code: string;
+            formula: string;
             name: string;
             /** Format: int32 */
             version?: number;
@@ -2728,6 +2852,20 @@ export interface components {
             away: boolean;
             /** Format: double */
             minutes: number;
+        };
+        CauseView: {
+            step: string;
+            words: string;
+            recorded: boolean;
+            now: string;
+            next: string;
+        };
+        CausesView: {
+            /** @enum {string} */
+            symptom: "TOO_THIN" | "TOO_THICK" | "LITTLE_CAME_OUT" | "BOILED_DRY" | "SOUR" | "FLAKY" | "SLIMY" | "LUMPY" | "SEPARATED" | "BLOCKED_NOZZLE" | "STAINED" | "ITCHY";
+            name: string;
+            causes: components["schemas"]["CauseView"][];
+            usual: string[];
         };
         ChangeJson: {
             /** @enum {string} */
@@ -2897,6 +3035,52 @@ export interface components {
             /** Format: double */
             spentHours: number;
         };
+        CourseChange: {
+            /** Format: int64 */
+            version: number;
+            beside: ("STRESS" | "FOOD" | "ILLNESS" | "SEASON" | "HEAT" | "NEW_BRAIDS" | "OTHER_PRODUCT")[];
+            over: boolean;
+        };
+        CourseForm: {
+            /** Format: uuid */
+            person: string;
+            formula: string;
+            /** Format: date */
+            from?: string;
+            /** Format: int32 */
+            weeks: number;
+            /** Format: int32 */
+            everyDays: number;
+        };
+        CourseView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int64 */
+            version: number;
+            /** Format: uuid */
+            person: string;
+            name: string;
+            formula: string;
+            product: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            last: string;
+            /** Format: int32 */
+            everyDays: number;
+            ticks: string[];
+            /** Format: int32 */
+            wanted: number;
+            /** Format: date-time */
+            endedAt?: string;
+            beside: ("STRESS" | "FOOD" | "ILLNESS" | "SEASON" | "HEAT" | "NEW_BRAIDS" | "OTHER_PRODUCT")[];
+            words: string[];
+        };
+        CoursesView: {
+            /** Format: date */
+            today: string;
+            courses: components["schemas"]["CourseView"][];
+        };
         CriterionView: {
             /** @enum {string} */
             criterion: "SLIP" | "DETANGLING" | "SHED_HAIR" | "SHINE" | "DEFINITION_WET" | "DEFINITION_HALF_DRY" | "DEFINITION_DRY" | "HOLD" | "CRUNCH" | "SOFTNESS" | "SMELL" | "RESIDUE" | "STAIN" | "ITCH" | "FLAKES";
@@ -3055,6 +3239,21 @@ export interface components {
             /** Format: double */
             high: number;
         };
+        EntryForm: {
+            /** Format: int64 */
+            version?: number;
+            /** Format: date */
+            day?: string;
+            /** Format: uuid */
+            person?: string;
+            /** Format: uuid */
+            batch?: string;
+            words?: string;
+            scores?: {
+                [key: string]: number;
+            };
+            beside?: ("STRESS" | "FOOD" | "ILLNESS" | "SEASON" | "HEAT" | "NEW_BRAIDS" | "OTHER_PRODUCT")[];
+        };
         EntryLine: {
             /** Format: int64 */
             id: number;
@@ -3069,6 +3268,23 @@ export interface components {
             subject?: string;
             words: string;
             source: string;
+        };
+        EntryView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int64 */
+            version: number;
+            /** Format: date */
+            day: string;
+            /** Format: uuid */
+            person?: string;
+            name: string;
+            /** Format: uuid */
+            batch?: string;
+            code: string;
+            words: string;
+            scores: components["schemas"]["ScoreLine"][];
+            beside: ("STRESS" | "FOOD" | "ILLNESS" | "SEASON" | "HEAT" | "NEW_BRAIDS" | "OTHER_PRODUCT")[];
         };
         EveningLine: {
             /** Format: date-time */
@@ -3591,6 +3807,37 @@ export interface components {
             formula: components["schemas"]["FormulaJson"];
             material: string;
         };
+        JournalPage: {
+            /** @enum {string} */
+            kind: "BATCH" | "HEAD" | "NOTE";
+            /** Format: date */
+            day: string;
+            /** Format: uuid */
+            batch?: string;
+            code: string;
+            /** Format: uuid */
+            person?: string;
+            title: string;
+            says: string;
+            entries: components["schemas"]["EntryView"][];
+        };
+        JournalView: {
+            /** Format: date */
+            today: string;
+            pages: components["schemas"]["JournalPage"][];
+            /** Format: date */
+            earlier?: string;
+            timelines: components["schemas"]["TimelineView"][];
+            criteria: components["schemas"]["ScoredView"][];
+        };
+        JudgedView: {
+            /** @enum {string} */
+            criterion: "SLIP" | "DETANGLING" | "SHED_HAIR" | "SHINE" | "DEFINITION_WET" | "DEFINITION_HALF_DRY" | "DEFINITION_DRY" | "HOLD" | "CRUNCH" | "SOFTNESS" | "SMELL" | "RESIDUE" | "STAIN" | "ITCH" | "FLAKES";
+            left: components["schemas"]["MeanView"];
+            right: components["schemas"]["MeanView"];
+            words: string;
+            settled: boolean;
+        };
         KeepForm: {
             note: string;
         };
@@ -3899,6 +4146,16 @@ export interface components {
                 [key: string]: components["schemas"]["FigureJson"];
             };
             own?: boolean;
+        };
+        MeanView: {
+            /** Format: int32 */
+            n: number;
+            /** Format: double */
+            value?: number;
+            /** Format: double */
+            low?: number;
+            /** Format: double */
+            high?: number;
         };
         MeasuredView: {
             /** Format: double */
@@ -4848,6 +5105,12 @@ export interface components {
             /** @enum {string} */
             kind: "SPOON" | "CUP" | "JUG";
         };
+        ScoreLine: {
+            /** @enum {string} */
+            criterion: "SLIP" | "DETANGLING" | "SHED_HAIR" | "SHINE" | "DEFINITION_WET" | "DEFINITION_HALF_DRY" | "DEFINITION_DRY" | "HOLD" | "CRUNCH" | "SOFTNESS" | "SMELL" | "RESIDUE" | "STAIN" | "ITCH" | "FLAKES";
+            /** Format: double */
+            score: number;
+        };
         ScoreView: {
             /** @enum {string} */
             criterion: "SLIP" | "DETANGLING" | "SHED_HAIR" | "SHINE" | "DEFINITION_WET" | "DEFINITION_HALF_DRY" | "DEFINITION_DRY" | "HOLD" | "CRUNCH" | "SOFTNESS" | "SMELL" | "RESIDUE" | "STAIN" | "ITCH" | "FLAKES";
@@ -4855,6 +5118,15 @@ export interface components {
             jar: number;
             /** Format: double */
             score: number;
+        };
+        ScoredView: {
+            /** @enum {string} */
+            criterion: "SLIP" | "DETANGLING" | "SHED_HAIR" | "SHINE" | "DEFINITION_WET" | "DEFINITION_HALF_DRY" | "DEFINITION_DRY" | "HOLD" | "CRUNCH" | "SOFTNESS" | "SMELL" | "RESIDUE" | "STAIN" | "ITCH" | "FLAKES";
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            lessIsBetter: boolean;
         };
         ScoresForm: {
             /** Format: int64 */
@@ -4964,6 +5236,18 @@ export interface components {
             words: string;
             bought: boolean;
             why: string;
+        };
+        SideView: {
+            formula: string;
+            /** Format: int32 */
+            version?: number;
+            name: string;
+            /** Format: double */
+            handsMinutes: number;
+            /** Format: int32 */
+            batches: number;
+            yields: components["schemas"]["YieldLine"][];
+            share: components["schemas"]["MeanView"];
         };
         SignIn: {
             signIn: string;
@@ -5351,6 +5635,19 @@ export interface components {
             band: "SPRAY" | "LIGHT" | "SYRUP" | "GEL" | "STIFF";
             words: string;
         };
+        TimelinePoint: {
+            /** Format: date */
+            day: string;
+            /** Format: double */
+            score: number;
+            about: string;
+        };
+        TimelineView: {
+            /** @enum {string} */
+            criterion: "SLIP" | "DETANGLING" | "SHED_HAIR" | "SHINE" | "DEFINITION_WET" | "DEFINITION_HALF_DRY" | "DEFINITION_DRY" | "HOLD" | "CRUNCH" | "SOFTNESS" | "SMELL" | "RESIDUE" | "STAIN" | "ITCH" | "FLAKES";
+            points: components["schemas"]["TimelinePoint"][];
+            mean: components["schemas"]["MeanView"];
+        };
         Touched: {
             /** Format: uuid */
             id: string;
@@ -5464,6 +5761,11 @@ export interface components {
             criterion: "SLIP" | "DETANGLING" | "SHED_HAIR" | "SHINE" | "DEFINITION_WET" | "DEFINITION_HALF_DRY" | "DEFINITION_DRY" | "HOLD" | "CRUNCH" | "SOFTNESS" | "SMELL" | "RESIDUE" | "STAIN" | "ITCH" | "FLAKES";
             words: string;
             settled: boolean;
+        };
+        VersusView: {
+            left: components["schemas"]["SideView"];
+            right: components["schemas"]["SideView"];
+            judged: components["schemas"]["JudgedView"][];
         };
         VesselJson: {
             id: string;
@@ -5637,6 +5939,21 @@ export interface components {
             since?: string;
             /** Format: date */
             takeDown?: string;
+        };
+        WrittenView: {
+            /** Format: uuid */
+            id: string;
+        };
+        YieldLine: {
+            /** Format: uuid */
+            batch: string;
+            code: string;
+            /** Format: date */
+            day: string;
+            /** Format: double */
+            millilitres: number;
+            /** Format: double */
+            foretold: number;
         };
     };
     responses: never;
@@ -6092,6 +6409,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ofBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EntryView"][];
                 };
             };
             /** @description A problem detail (RFC 9457) */
@@ -6942,6 +7290,39 @@ export interface operations {
             };
         };
     };
+    causes: {
+        parameters: {
+            query: {
+                symptom: "TOO_THIN" | "TOO_THICK" | "LITTLE_CAME_OUT" | "BOILED_DRY" | "SOUR" | "FLAKY" | "SLIMY" | "LUMPY" | "SEPARATED" | "BLOCKED_NOZZLE" | "STAINED" | "ITCHY";
+                batch?: string;
+                formula?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CausesView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     list_1: {
         parameters: {
             query?: never;
@@ -7092,6 +7473,134 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ContainerLine"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    courses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoursesView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CourseForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoursesView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CourseChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoursesView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeCourse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoursesView"];
                 };
             };
             /** @description A problem detail (RFC 9457) */
@@ -7956,7 +8465,7 @@ export interface operations {
             };
         };
     };
-    change_1: {
+    change_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -8009,6 +8518,139 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HouseholdView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pages: {
+        parameters: {
+            query?: {
+                until?: string;
+                person?: string;
+                formula?: string;
+                words?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JournalView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    write: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EntryForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rewrite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EntryForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenView"];
                 };
             };
             /** @description A problem detail (RFC 9457) */
@@ -9145,7 +9787,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    remove_2: {
         parameters: {
             query: {
                 version: number;
@@ -9673,7 +10315,7 @@ export interface operations {
             };
         };
     };
-    begin_1: {
+    begin_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -9952,7 +10594,7 @@ export interface operations {
             };
         };
     };
-    begin_2: {
+    begin_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -10016,7 +10658,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -10460,7 +11102,7 @@ export interface operations {
             };
         };
     };
-    change_2: {
+    change_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -10877,7 +11519,7 @@ export interface operations {
             };
         };
     };
-    begin_3: {
+    begin_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -10910,7 +11552,7 @@ export interface operations {
             };
         };
     };
-    remove_3: {
+    remove_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -11029,6 +11671,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    versus: {
+        parameters: {
+            query: {
+                left: string;
+                leftVersion?: number;
+                right: string;
+                rightVersion?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersusView"];
                 };
             };
             /** @description A problem detail (RFC 9457) */
@@ -11170,7 +11846,7 @@ export interface operations {
             };
         };
     };
-    begin_4: {
+    begin_5: {
         parameters: {
             query?: never;
             header?: {

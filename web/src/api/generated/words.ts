@@ -22,6 +22,15 @@ export const WORDS = {
     "ASTHMA": "asthma",
     "EPILEPSY": "epilepsy"
   },
+  "confounders": {
+    "STRESS": "stress",
+    "FOOD": "other food",
+    "ILLNESS": "illness",
+    "SEASON": "the season",
+    "HEAT": "heat on it",
+    "NEW_BRAIDS": "new braids",
+    "OTHER_PRODUCT": "another new product"
+  },
   "containers": {
     "SPRAY": "spray bottle",
     "TRIGGER": "trigger bottle",
@@ -166,6 +175,11 @@ export const WORDS = {
     "MIDWEEK": "midweek",
     "BETWEEN_BRAIDS": "between the braids"
   },
+  "pageKinds": {
+    "BATCH": "batch",
+    "HEAD": "day on a head",
+    "NOTE": "note"
+  },
   "patterns": {
     "STRAIGHT": "straight",
     "WAVY": "wavy",
@@ -305,6 +319,20 @@ export const WORDS = {
     "FINE": "fine",
     "MEDIUM": "medium",
     "COARSE": "coarse"
+  },
+  "symptoms": {
+    "TOO_THIN": "too thin",
+    "TOO_THICK": "too thick",
+    "LITTLE_CAME_OUT": "little came out",
+    "BOILED_DRY": "boiled dry",
+    "SOUR": "sour",
+    "FLAKY": "flakes when dry",
+    "SLIMY": "slimy",
+    "LUMPY": "lumpy",
+    "SEPARATED": "separated",
+    "BLOCKED_NOZZLE": "blocks the nozzle",
+    "STAINED": "stained",
+    "ITCHY": "itches"
   },
   "targets": {
     "BOTTLES": "bottles",

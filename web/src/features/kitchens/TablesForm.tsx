@@ -12,6 +12,8 @@ const TABLES = [
   { value: 'readings', label: 'Readings' },
   { value: 'stores', label: 'Stores' },
   { value: 'uses', label: 'Uses' },
+  { value: 'journal', label: 'Journal' },
+  { value: 'trials', label: 'Trials' },
 ];
 
 /** Tables for a spreadsheet, out and in; what a file would do is shown before it is done. */

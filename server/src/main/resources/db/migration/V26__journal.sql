@@ -30,3 +30,6 @@ create table course (
   constraint course_person foreign key (household_id, person_id) references person (household_id, id) on delete cascade
 );
 create index course_of_household on course (household_id, from_day);
+
+-- names of people, for tables that others write out
+create view person_name as select id, household_id, name from person;

@@ -186,6 +186,55 @@ class JournalTest {
                 .text("/causes/0/words"))
         .contains("too thick for a spray head");
     assertThat(owner.get("/api/causes?symptom=TOO_THIN").status()).isEqualTo(400);
-    assertThat(owner.get("/api/causes?symptom=PURPLE&formula=linseed-gel").status()).isEqualTo(400);
+    assertThat(owner.get("/api/causes?symptom=PURPLE&formula=linseed-gel").status()).isEqualTo(404);
+  }
+
+  /** What is written out is known again when it is read in, and comes back where it is gone. */
+  @Test
+  void theJournalAndTheTrialsGoOutAsCsvAndComeBack() {
+    String id =
+        fine(write(
+                Map.of(
+                    "person",
+                    ada,
+                    "words",
+                    "soft, \"really\"",
+                    "scores",
+                    Map.of("SOFTNESS", 4.5),
+                    "beside",
+                    List.of("HEAT"))))
+            .text("/id");
+    Map<String, Object> trial =
+        Map.of(
+            "person",
+            ada,
+            "products",
+            List.of("Gel", "Oil"),
+            "sections",
+            List.of("LEFT", "RIGHT"),
+            "blind",
+            false);
+    JsonNode begun = fine(owner.post("/api/trials", trial)).at("/trials/0");
+    String path = "/api/trials/" + begun.get("id").asString();
+    JsonNode scored =
+        fine(owner.put(
+                path + "/scores",
+                Map.of("version", 0, "scores", Map.of("HOLD", Map.of("0", 3.0, "1", 5.0)))))
+            .at("/trials/0");
+    fine(owner.put(path + "/end", Map.of("version", scored.get("version").asLong())));
+    for (String table : List.of("journal", "trials")) {
+      byte[] out = owner.file("/api/tables/" + table + ".csv").bytes();
+      assertThat(new String(out, java.nio.charset.StandardCharsets.UTF_8)).contains("Ada");
+      assertThat(owner.upload("/api/tables/" + table, "text/csv", out).body().toString())
+          .contains("\"taken\":0");
+      fine(owner.delete(table.equals("journal") ? "/api/journal/" + id : path));
+      assertThat(owner.upload("/api/tables/" + table, "text/csv", out).body().toString())
+          .contains("\"taken\":1");
+    }
+    JsonNode entry = journal("").at("/pages/0/entries/0");
+    assertThat(entry.get("words").asString()).isEqualTo("soft, \"really\"");
+    assertThat(entry.at("/scores/0/score").asDouble()).isEqualTo(4.5);
+    assertThat(entry.at("/beside/0").asString()).isEqualTo("HEAT");
+    assertThat(owner.get("/api/trials").at("/trials")).hasSize(1);
   }
 }

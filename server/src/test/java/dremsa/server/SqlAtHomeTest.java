@@ -51,7 +51,13 @@ class SqlAtHomeTest {
 
   /** For everybody to read. */
   private static final Set<String> SHOWN =
-      Set.of("household_state", "live_session", "batch_name", "happening_line", "lot_cost");
+      Set.of(
+          "household_state",
+          "live_session",
+          "batch_name",
+          "happening_line",
+          "lot_cost",
+          "person_name");
 
   private static final Pattern STRING =
       Pattern.compile("\"\"\"(.*?)\"\"\"|\"((?:[^\"\\\\\\n]|\\\\.)*)\"", Pattern.DOTALL);

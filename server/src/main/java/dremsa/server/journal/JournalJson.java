@@ -194,11 +194,15 @@ final class JournalJson {
    *
    * @param yields of its batches that were measured
    * @param share of what was foretold, that came out
+   * @param handsMinutes that it keeps hands busy
+   * @param batches that were begun of it, at most 30
    */
   record SideView(
       String formula,
       @Nullable Integer version,
       String name,
+      double handsMinutes,
+      int batches,
       List<YieldLine> yields,
       MeanView share) {}
 

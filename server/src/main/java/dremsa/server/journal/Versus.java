@@ -1,5 +1,7 @@
 package dremsa.server.journal;
 
+import dremsa.core.formula.Formula;
+import dremsa.core.formula.Step;
 import dremsa.core.learn.Criterion;
 import dremsa.core.learn.Mean;
 import dremsa.core.learn.Shift;
@@ -20,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -93,7 +96,7 @@ class Versus {
   }
 
   private SideView side(Household household, Side side, List<Runs.Brewed> batches) {
-    String name = formulas.get(household.id(), side.formula()).name();
+    Formula formula = formula(household.id(), side);
     List<YieldLine> yields = new ArrayList<>();
     List<Double> shares = new ArrayList<>();
     for (Runs.Brewed batch : batches) {
@@ -113,6 +116,25 @@ class Versus {
                 shares.add(weighed.came() / foretold);
               });
     }
-    return new SideView(side.formula(), side.version(), name, yields, MeanView.of(Mean.of(shares)));
+    return new SideView(
+        side.formula(),
+        side.version(),
+        formula.name(),
+        formula.steps().stream().mapToDouble(Step::handsMinutes).sum(),
+        batches.size(),
+        yields,
+        MeanView.of(Mean.of(shares)));
+  }
+
+  private Formula formula(UUID household, Side side) {
+    Formula present = formulas.get(household, side.formula());
+    if (side.version() == null) {
+      return present;
+    }
+    return formulas.kept(household, side.formula(), UnaryOperator.identity()).stream()
+        .filter(kept -> kept.number() == side.version())
+        .findFirst()
+        .map(Formulas.Kept::formula)
+        .orElseThrow(() -> Problem.notFound("version"));
   }
 }
