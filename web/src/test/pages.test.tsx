@@ -12,6 +12,11 @@ import { TakeInPage } from '../features/formulas/TakeInPage';
 import { HandbookPage } from '../features/handbook/HandbookPage';
 import { KitchenPage } from '../features/kitchens/KitchenPage';
 import { MaterialsPage } from '../features/materials/MaterialsPage';
+import { CausesPage } from '../features/faults/CausesPage';
+import { CoursesPage } from '../features/journal/CoursesPage';
+import { JournalPages } from '../features/journal/JournalPages';
+import { PracticePage } from '../features/practice/PracticePage';
+import { PracticesPage } from '../features/practice/PracticesPage';
 import { BrewDayPage } from '../features/plan/BrewDayPage';
 import { PeoplePage } from '../features/people/PeoplePage';
 import { PersonPage } from '../features/people/PersonPage';
@@ -198,6 +203,36 @@ const PAGES: Page[] = [
     node: <PersonPage />,
     needs: 'GET /api/people/7',
     full: /What this head bears now/,
+  },
+  {
+    name: 'the journal',
+    node: <JournalPages />,
+    needs: 'GET /api/journal',
+    full: /Write something down/,
+    empty: [
+      { ...recorded['GET /api/journal'], pages: [] },
+      /Nothing was brewed, used or written down here/,
+    ],
+  },
+  { name: 'what went wrong', node: <CausesPage />, full: /Too thin/ },
+  {
+    name: 'courses',
+    node: <CoursesPage />,
+    needs: 'GET /api/courses',
+    full: /Birch and sage decoction, Idris/,
+    empty: [{ today: '2026-11-27', courses: [] }, /Begin a course/],
+  },
+  {
+    name: 'practice',
+    node: <PracticesPage />,
+    needs: 'GET /api/practices',
+    full: /Off the hob too soon/,
+  },
+  {
+    name: 'a practised pot',
+    node: <PracticePage />,
+    needs: 'GET /api/practices/7',
+    full: /Stir to the bottom/,
   },
   { name: 'a new household', node: <NewHousehold />, full: /household/i },
 ];

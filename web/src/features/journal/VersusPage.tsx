@@ -19,6 +19,8 @@ import { capital, WORDS } from '../../kit/words';
 import { LearnLinks } from '../learning/LearnLinks';
 import './journal.css';
 
+type Judged = Versus['judged'][number];
+
 const OF = { kind: 'VOLUME', amount: { value: 300, unit: 'ml' } } as const;
 const A_YEAR = 12;
 
@@ -194,8 +196,12 @@ function Held({
           {view.judged.map((j) => (
             <tr key={j.criterion}>
               <th scope="row">{capital(WORDS.criteria[j.criterion])}</th>
-              <td>{mean(j.left)}</td>
-              <td>{mean(j.right)}</td>
+              {[j.left, j.right].map((m, i) => (
+                <td key={i}>
+                  <MeanBar mean={m} criterion={j.criterion} />
+                  {mean(m)}
+                </td>
+              ))}
             </tr>
           ))}
         </tbody>
@@ -241,6 +247,29 @@ function useSide(side: Side) {
       : { formulaId: side.formula, target: OF },
   );
   return { view, formula, p: prediction.data };
+}
+
+const FIVE = 5;
+
+/** A mean as a dot on its scale, with its interval. */
+function MeanBar({ mean: m, criterion }: { mean: Judged['left']; criterion: Judged['criterion'] }) {
+  if (m.value == null || criterion === 'DETANGLING') return null;
+  const x = (v: number) => 8 + ((Math.max(1, Math.min(FIVE, v)) - 1) / (FIVE - 1)) * 144;
+  return (
+    <svg className="mean-bar" viewBox="0 0 160 20" aria-hidden="true">
+      <path d="M8 10H152" stroke="var(--ink-soft)" strokeWidth="1.5" />
+      {m.low != null && m.high != null && (
+        <rect
+          x={x(m.low)}
+          y="4"
+          width={Math.max(3, x(m.high) - x(m.low))}
+          height="12"
+          fill="var(--woad-pale)"
+        />
+      )}
+      <circle cx={x(m.value)} cy="10" r="6" fill="var(--woad)" />
+    </svg>
+  );
 }
 
 /** Makes a kept state the present one; the other stays among the kept. */
@@ -290,7 +319,7 @@ function share(side: Versus['left']): string {
     : percent(value);
 }
 
-function mean(m: Versus['judged'][number]['left']): string {
+function mean(m: Judged['left']): string {
   if (m.value == null) return 'not scored';
   const range = m.low != null && m.high != null ? ` (${figure(m.low)} to ${figure(m.high)})` : '';
   return `${figure(m.value)}${range}, ${m.n === 1 ? 'once' : `${m.n} times`}`;

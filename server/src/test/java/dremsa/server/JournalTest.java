@@ -146,8 +146,7 @@ class JournalTest {
     JsonNode over = fine(owner.put(path, change)).at("/courses/0");
     assertThat(over.get("endedAt").isNull()).isFalse();
     assertThat(over.get("beside")).hasSize(2);
-    assertThat(over.get("words").toString())
-        .contains("flakes: of before it there is no judgement yet.");
+    assertThat(over.get("words").toString()).contains("flakes: no judgement yet before it.");
     assertThat(owner.put(path, change).status()).isEqualTo(409);
     assertThat(
             owner
@@ -167,7 +166,7 @@ class JournalTest {
     }
     Visitor.Answer versus = fine(owner.get("/api/versus?left=linseed-gel&right=quince-gel"));
     assertThat(versus.at("/judged/0/settled").asBoolean()).isTrue();
-    assertThat(versus.text("/judged/0/words")).endsWith("Linseed styling gel is better.");
+    assertThat(versus.text("/judged/0/words")).endsWith("it was better with Linseed styling gel.");
     assertThat(versus.at("/left/yields")).isEmpty();
     assertThat(owner.get("/api/versus?left=hop-soak&right=hop-soak").status()).isEqualTo(400);
     assertThat(owner.get("/api/versus?left=hop-soak&right=none-such").status()).isEqualTo(404);

@@ -125,7 +125,8 @@ public record Course(
       all.add(Said.of("It goes on for %d more days.", left));
     }
     Map<Criterion, Shift> shifts = shifts();
-    shifts.forEach((criterion, shift) -> all.add(shift.words(criterion, "before it", "it")));
+    shifts.forEach(
+        (criterion, shift) -> all.add(shift.words(criterion, "before it", "in its second half")));
     if (shifts.isEmpty()) {
       all.add("Nothing was judged before it or in its second half: nothing can be told.");
     }

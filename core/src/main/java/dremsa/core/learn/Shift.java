@@ -97,17 +97,16 @@ public record Shift(
    * In a sentence.
    *
    * @param of what was judged
-   * @param one the name of the one
-   * @param other the name of the other
+   * @param one where the one was: {@code "before it"}, {@code "with version 1"}
+   * @param other where the other was
    */
   public String words(Criterion of, String one, String other) {
     if (before.n() == 0 || after.n() == 0) {
-      return Said.of(
-          "%s: of %s there is no judgement yet.", of.words(), before.n() == 0 ? one : other);
+      return Said.of("%s: no judgement yet %s.", of.words(), before.n() == 0 ? one : other);
     }
     String means =
         Said.of(
-            "%s: %.1f with %s (%d), %.1f with %s (%d)",
+            "%s: %.1f %s (%d), %.1f %s (%d)",
             of.words(), before.value(), one, before.n(), after.value(), other, after.n());
     if (low.isEmpty()) {
       return Said.of("%s: too few to tell, at least %d of each.", means, FEWEST);
@@ -115,7 +114,7 @@ public record Shift(
     String range = Said.of("the difference is %.1f to %.1f", low.getAsDouble(), high.getAsDouble());
     if (settled()) {
       boolean better = difference > 0 != of.lessIsBetter();
-      return Said.of("%s: %s, %s is better.", means, range, better ? other : one);
+      return Said.of("%s: %s; it was better %s.", means, range, better ? other : one);
     }
     return more.isPresent()
         ? Said.of(

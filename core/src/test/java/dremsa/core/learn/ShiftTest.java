@@ -48,22 +48,22 @@ class ShiftTest {
     Shift shift = Shift.of(List.of(3.0), List.of(5.0, 5.0), 1);
     assertThat(shift.low()).isEmpty();
     assertThat(shift.settled()).isFalse();
-    assertThat(shift.words(Criterion.SLIP, "version 1", "version 2"))
+    assertThat(shift.words(Criterion.SLIP, "with version 1", "with version 2"))
         .isEqualTo(
             "slip: 3.0 with version 1 (1), 5.0 with version 2 (2): too few to tell, at least 3 of"
                 + " each.");
-    assertThat(Shift.of(List.of(), List.of(4.0), 1).words(Criterion.SLIP, "1", "2"))
-        .isEqualTo("slip: of 1 there is no judgement yet.");
+    assertThat(Shift.of(List.of(), List.of(4.0), 1).words(Criterion.SLIP, "with 1", "with 2"))
+        .isEqualTo("slip: no judgement yet with 1.");
   }
 
   @Test
   void wherelessIsBetterTheLowerOneIsTheBetter() {
     Shift shift = Shift.of(List.of(20.0, 22.0, 21.0, 19.0), List.of(9.0, 10.0, 8.0, 9.0), 1);
     assertThat(shift.settled()).isTrue();
-    assertThat(shift.words(Criterion.DETANGLING, "the old one", "the new one"))
-        .endsWith("the new one is better.");
-    assertThat(shift.words(Criterion.SLIP, "the old one", "the new one"))
-        .endsWith("the old one is better.");
+    assertThat(shift.words(Criterion.DETANGLING, "with the old one", "with the new one"))
+        .endsWith("it was better with the new one.");
+    assertThat(shift.words(Criterion.SLIP, "with the old one", "with the new one"))
+        .endsWith("it was better with the old one.");
   }
 
   /** Where all judge alike chance is not nothing: a scale of whole steps tells no finer. */
@@ -135,7 +135,7 @@ class ShiftTest {
     assertThat(shift.after().value()).isEqualTo(2);
     assertThat(shift.settled()).isTrue();
     assertThat(course.words(course.last()))
-        .anyMatch(each -> each.contains("it is better"))
+        .anyMatch(each -> each.contains("it was better in its second half"))
         .anyMatch(each -> each.startsWith("One person and one course"));
     Course stressed = new Course("x", FIRST, 4, 3, List.of(), judged, Set.of(Confounder.STRESS));
     assertThat(stressed.words(course.last()))

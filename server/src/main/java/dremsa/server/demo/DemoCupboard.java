@@ -88,7 +88,7 @@ class DemoCupboard {
   }
 
   /**
-   * A formula of their own, changed twice since.
+   * A formula of their own, as it was first.
    *
    * @return its id
    */
@@ -98,9 +98,13 @@ class DemoCupboard {
         new Change.Instead("lemon-balm", "sage", 0.6).apply(base).named("Shed-door spray");
     String id = formulas.add(household, List.of(first), base.id(), at(now, 90)).get(0);
     formulas.keep(household, id, "first try, a little sharp", at(now, 90));
-    Formula second = new Change.Times("lemon-balm", 0.75).apply(first);
+    return id;
+  }
+
+  /** The same with less of the herb. */
+  void betterSpray(UUID household, String id, Instant now) {
+    Formula second = new Change.Times("lemon-balm", 0.75).apply(formulas.get(household, id));
     formulas.save(household, id, second, 0, at(now, 60));
     formulas.keep(household, id, "better; stains less", at(now, 60));
-    return id;
   }
 }

@@ -62,6 +62,7 @@ class DemoHistory {
   private final DemoCupboard cupboard;
   private final DemoPeople people;
   private final DemoLearning learning;
+  private final DemoJournal journal;
   private final BrewPlans plans;
   private final Households households;
   private final EntityManager entities;
@@ -75,10 +76,12 @@ class DemoHistory {
       DemoCupboard cupboard,
       DemoPeople people,
       DemoLearning learning,
+      DemoJournal journal,
       BrewPlans plans,
       Households households,
       EntityManager entities) {
     this.learning = learning;
+    this.journal = journal;
     this.plans = plans;
     this.households = households;
     this.entities = entities;
@@ -127,14 +130,20 @@ class DemoHistory {
       count++;
     }
     String own = cupboard.spray(household, now);
-    brew(household, heads, own, now.minus(Duration.ofDays(52)), now, dice, 2);
-    brew(household, heads, own, now.minus(Duration.ofDays(23)), now, dice, 2);
+    for (int day : new int[] {86, 78, 66}) {
+      brew(household, heads, own, now.minus(Duration.ofDays(day)), now, dice, 2);
+    }
+    cupboard.betterSpray(household, own, now);
+    for (int day : new int[] {52, 38, 23}) {
+      brew(household, heads, own, now.minus(Duration.ofDays(day)), now, dice, 2);
+    }
     thisWeek(household, heads, now);
     brewing(household, now);
     people.tell(household, heads, now);
     entities.flush();
     entities.clear();
     learning.tell(households.of(household), heads, now);
+    journal.write(households.of(household), heads, now);
     plans.takeProposal(households.of(household), now);
   }
 

@@ -27,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps courses; their ticks are what came on the head, their judgements stand in the journal. */
 @Service
-class Courses {
+public class Courses {
   static final int MOST = 200;
 
   /** A course is written down up to so long after its first day. */
@@ -57,7 +57,7 @@ class Courses {
 
   /** All of a household, the newest first. */
   @Transactional(readOnly = true)
-  public CoursesView all(UUID id) {
+  CoursesView all(UUID id) {
     Household household = households.of(id);
     LocalDate today = households.today(household);
     Map<UUID, String> names = journal.names(id);
@@ -155,7 +155,7 @@ class Courses {
 
   /** Says what else changed, and whether it is over. */
   @Transactional
-  public void change(
+  void change(
       UUID household, UUID id, long version, List<Confounder> beside, boolean over, Instant now) {
     CourseRow row = row(household, id);
     if (row.version() != version) {

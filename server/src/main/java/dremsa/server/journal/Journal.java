@@ -44,7 +44,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Lays the pages of the journal out, and writes into it. */
 @Service
-class Journal {
+public class Journal {
   static final int MOST = 40_000;
 
   /** So many days are told at once. */
@@ -92,7 +92,7 @@ class Journal {
 
   /** The pages that are looked for. */
   @Transactional(readOnly = true)
-  public JournalView pages(UUID id, Look look) {
+  JournalView pages(UUID id, Look look) {
     Household household = households.of(id);
     LocalDate today = households.today(household);
     Gathered gathered =
@@ -330,7 +330,7 @@ class Journal {
 
   /** What was written down of a batch. */
   @Transactional(readOnly = true)
-  public List<EntryView> ofBatch(UUID household, UUID batch) {
+  List<EntryView> ofBatch(UUID household, UUID batch) {
     List<Runs.Brewed> found = runs.brewed(household, List.of(batch));
     if (found.isEmpty()) {
       throw Problem.notFound("batch");
@@ -363,9 +363,27 @@ class Journal {
     return repository.findByHouseholdIdAndPersonIdOrderByDayAscId(household, person);
   }
 
+  /**
+   * Writes down how something was.
+   *
+   * @param person on whose head; null for nobody's
+   * @param batch of which; null for none
+   */
+  @Transactional
+  public void judge(
+      UUID household,
+      LocalDate day,
+      @Nullable UUID person,
+      @Nullable UUID batch,
+      String words,
+      Map<Criterion, Double> scores,
+      List<Confounder> beside) {
+    write(household, new EntryForm(null, day, person, batch, words, scores, beside));
+  }
+
   /** Writes something down. */
   @Transactional
-  public UUID write(UUID household, EntryForm form) {
+  UUID write(UUID household, EntryForm form) {
     if (repository.countByHouseholdId(household) >= MOST) {
       throw Problem.conflict("The journal holds " + MOST + " entries already.");
     }
@@ -389,7 +407,7 @@ class Journal {
 
   /** Writes something anew. */
   @Transactional
-  public void rewrite(UUID household, UUID id, EntryForm form) {
+  void rewrite(UUID household, UUID id, EntryForm form) {
     EntryRow row = row(household, id);
     if (form.version() == null || form.version() != row.version()) {
       throw Problem.conflict("Somebody was quicker. Look at this entry again.");

@@ -49,7 +49,7 @@ class Versus {
    */
   record Side(String formula, @Nullable Integer version) {
     String called(String name) {
-      return version == null ? name : name + ", version " + version;
+      return version == null ? "with " + name : "with version " + version;
     }
   }
 

@@ -38,7 +38,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Begins practices, takes what a hand does, and says how the pot stands. */
 @Service
-class Practices {
+public class Practices {
   /** The oldest that are over make room for new ones. */
   static final int MOST = 300;
 
@@ -66,7 +66,7 @@ class Practices {
 
   /** All that can be practised, and what is or was. */
   @Transactional(readOnly = true)
-  public PracticesView all(UUID household) {
+  PracticesView all(UUID household) {
     List<PracticeRow> rows = repository.findByHouseholdIdOrderByBegunAtDesc(household);
     Map<UUID, String> names = new HashMap<>();
     people.all(household).forEach(known -> names.put(known.id(), known.person().name()));
@@ -207,7 +207,7 @@ class Practices {
 
   /** How one stands. */
   @Transactional(readOnly = true)
-  public PracticeView look(UUID household, UUID id, Instant now) {
+  PracticeView look(UUID household, UUID id, Instant now) {
     PracticeRow row = row(household, id);
     return PracticeViews.of(row, run(row, row.second(now)), now);
   }

@@ -1,0 +1,146 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { expect, test } from 'vitest';
+import type { Journal } from '../../api/client';
+import recorded from '../../test/answers.json';
+import run from '../../test/run.json';
+import { inKitchen, Refused } from '../../test/kitchen';
+import { CausesPage } from '../faults/CausesPage';
+import { BatchStory } from './BatchStory';
+import { CoursesPage } from './CoursesPage';
+import { JournalPages } from './JournalPages';
+import { VersusPage } from './VersusPage';
+
+const JOURNAL = recorded['GET /api/journal'] as unknown as Journal;
+const COURSES = recorded['GET /api/courses'];
+
+test('something is written down with scores and what else was going on', async () => {
+  const { posted } = inKitchen(<JournalPages />, {
+    ...recorded,
+    'POST /api/journal': { id: 'e1' },
+  });
+  const form = await screen.findByRole('form', { name: 'Write something down' });
+  await userEvent.type(within(form).getByLabelText('In your words'), 'Soft');
+  await userEvent.selectOptions(within(form).getByLabelText('Score something'), 'SLIP');
+  const slip = within(form).getByRole('group', { name: 'slip' });
+  await userEvent.click(within(slip).getByRole('button', { name: '4' }));
+  await userEvent.selectOptions(within(form).getByLabelText('Score something'), 'DETANGLING');
+  await userEvent.type(within(form).getByRole('textbox', { name: 'detangling, minutes' }), '12');
+  await userEvent.click(within(form).getByRole('button', { name: 'stress' }));
+  await userEvent.click(within(form).getByRole('button', { name: 'Write it down' }));
+  await waitFor(() => expect(posted()).toHaveLength(1));
+  expect(posted()[0]!.body).toEqual({
+    day: JOURNAL.today,
+    words: 'Soft',
+    scores: { SLIP: 4, DETANGLING: 12 },
+    beside: ['STRESS'],
+  });
+  // What was kept is gone from the form.
+  await waitFor(() =>
+    expect(within(form).getByLabelText('In your words')).toHaveProperty('value', ''),
+  );
+});
+
+test('a score outside its scale is refused at its field, and nothing typed is lost', async () => {
+  inKitchen(<JournalPages />, {
+    ...recorded,
+    'POST /api/journal': new Refused(400, 'Not kept.', [
+      { field: 'scores.DETANGLING', message: 'This is scored from 0 to 600.' },
+    ]),
+  });
+  const form = await screen.findByRole('form', { name: 'Write something down' });
+  await userEvent.selectOptions(within(form).getByLabelText('Score something'), 'DETANGLING');
+  await userEvent.type(within(form).getByRole('textbox', { name: 'detangling, minutes' }), '900');
+  await userEvent.click(within(form).getByRole('button', { name: 'Write it down' }));
+  expect(await screen.findByText('This is scored from 0 to 600.')).toBeTruthy();
+  expect(within(form).getByRole('textbox', { name: 'detangling, minutes' })).toHaveProperty(
+    'value',
+    '900',
+  );
+});
+
+test('an entry is taken away', async () => {
+  const entry = JOURNAL.pages.flatMap((p) => p.entries)[0]!;
+  const { posted } = inKitchen(<JournalPages />, {
+    ...recorded,
+    [`DELETE /api/journal/${entry.id}`]: { id: entry.id },
+  });
+  await userEvent.click((await screen.findAllByRole('button', { name: 'Take away' }))[0]!);
+  await waitFor(() => expect(posted()[0]!.method).toBe('DELETE'));
+});
+
+test('of a formula its scores are drawn over time with their mean', async () => {
+  inKitchen(<JournalPages />, recorded);
+  await screen.findByRole('option', { name: 'Linseed styling gel' });
+  await userEvent.selectOptions(screen.getByLabelText('Of which formula'), 'linseed-gel');
+  const line = await screen.findByRole('img', { name: /^Hold: \d+ times, on average/ });
+  expect(line.querySelectorAll('circle').length).toBeGreaterThan(3);
+});
+
+test('a batch’s story stands on one page, with its photos', async () => {
+  const { posted } = inKitchen(<BatchStory />, {
+    ...recorded,
+    'GET /api/batches/7': {
+      ...run,
+      id: '7',
+      photos: [{ id: 'p1', step: 0, caption: 'The froth', at: '2026-11-20T10:00:00Z' }],
+    },
+    'GET /api/batches/7/journal': JOURNAL.pages.flatMap((p) => p.entries).slice(0, 1),
+    'POST /api/journal': { id: 'e1' },
+  });
+  expect((await screen.findByAltText('The froth')).getAttribute('src')).toBe(
+    '/api/batches/7/photos/p1',
+  );
+  expect(screen.getByRole('heading', { name: 'Step by step' })).toBeTruthy();
+  const form = await screen.findByRole('form', { name: 'Write something down' });
+  await userEvent.type(within(form).getByLabelText('In your words'), 'Good');
+  await userEvent.click(within(form).getByRole('button', { name: 'Write it down' }));
+  await waitFor(() => expect(posted()[0]!.body).toMatchObject({ batch: '7', words: 'Good' }));
+});
+
+test('a course says what was kept up and what can be told; what else changed is said', async () => {
+  const birch = COURSES.courses.find((c) => c.formula === 'birch-sage-decoction')!;
+  const { posted } = inKitchen(<CoursesPage />, {
+    ...recorded,
+    [`PUT /api/courses/${birch.id}`]: COURSES,
+    'POST /api/courses': new Refused(400, 'No.', [
+      { field: 'everyDays', message: 'That is longer than the course.' },
+    ]),
+  });
+  const course = await screen.findByRole('region', { name: 'Birch and sage decoction, Idris' });
+  expect(within(course).getByRole('img', { name: /^Used on \d+ of \d+ days/ })).toBeTruthy();
+  await userEvent.click(within(course).getByRole('button', { name: 'stress' }));
+  await waitFor(() => expect(posted()).toHaveLength(1));
+  expect(posted()[0]!.body).toMatchObject({ version: birch.version, over: false });
+  const form = screen.getByRole('form', { name: 'Begin a course' });
+  await userEvent.selectOptions(within(form).getByLabelText('Of which brew'), 'linseed-gel');
+  await userEvent.click(within(form).getByRole('button', { name: 'Begin' }));
+  expect(await screen.findByText('That is longer than the course.')).toBeTruthy();
+});
+
+test('two are chosen side by side, and what can be told stands below', async () => {
+  inKitchen(<VersusPage />, {
+    ...recorded,
+    'GET /api/waste?months=12': { formulas: [], months: [] },
+    'GET /api/versus?left=linseed-gel&right=linseed-gel': new Refused(
+      400,
+      'Choose two that are not the same.',
+    ),
+  });
+  expect(await screen.findByText(/Choose two formulas for one purpose/)).toBeTruthy();
+  await userEvent.selectOptions(await screen.findByLabelText('This'), 'linseed-gel');
+  await userEvent.selectOptions(screen.getByLabelText('And this'), 'linseed-gel');
+  expect(await screen.findByText('Choose two that are not the same.')).toBeTruthy();
+});
+
+test('what is wrong is asked of the model, and told with its cure', async () => {
+  inKitchen(<CausesPage />, recorded);
+  await screen.findByRole('option', { name: 'Linseed styling gel' });
+  await userEvent.selectOptions(screen.getByLabelText(/Or with which formula/), 'linseed-gel');
+  await userEvent.click(screen.getByRole('button', { name: 'Too thin' }));
+  const best = await screen.findByRole('region', { name: 'What explains it best' });
+  const causes = recorded['GET /api/causes?symptom=TOO_THIN&formula=linseed-gel'].causes;
+  expect(within(best).getAllByRole('listitem')).toHaveLength(causes.length);
+  expect(within(best).getByText(causes[0]!.words)).toBeTruthy();
+  expect(screen.getByRole('region', { name: 'The usual causes' })).toBeTruthy();
+});
