@@ -3253,6 +3253,8 @@ export interface components {
                 [key: string]: number;
             };
             beside?: ("STRESS" | "FOOD" | "ILLNESS" | "SEASON" | "HEAT" | "NEW_BRAIDS" | "OTHER_PRODUCT")[];
+            /** @enum {string} */
+            thickness?: "SPRAY" | "LIGHT" | "SYRUP" | "GEL" | "STIFF";
         };
         EntryLine: {
             /** Format: int64 */
@@ -3285,6 +3287,8 @@ export interface components {
             words: string;
             scores: components["schemas"]["ScoreLine"][];
             beside: ("STRESS" | "FOOD" | "ILLNESS" | "SEASON" | "HEAT" | "NEW_BRAIDS" | "OTHER_PRODUCT")[];
+            /** @enum {string} */
+            thickness?: "SPRAY" | "LIGHT" | "SYRUP" | "GEL" | "STIFF";
         };
         EveningLine: {
             /** Format: date-time */

@@ -345,6 +345,13 @@ export const WORDS = {
     "NOTHING": "nothing to see",
     "REACTED": "red, itching or swollen"
   },
+  "thicknesses": {
+    "SPRAY": "thin as water",
+    "LIGHT": "light",
+    "SYRUP": "syrup",
+    "GEL": "gel",
+    "STIFF": "stiff"
+  },
   "treatments": {
     "PICK": "pick",
     "CHOP": "chop",

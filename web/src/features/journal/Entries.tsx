@@ -12,6 +12,7 @@ export function Entries({ entries, format }: { entries: JournalEntry[]; format: 
       {entries.map((e) => (
         <li key={e.id}>
           {e.words && <p className="entry-words">{e.words}</p>}
+          {e.thickness && <p>Cold it is {WORDS.thicknesses[e.thickness]}.</p>}
           {e.scores.length > 0 && (
             <p className="scores">
               {e.scores.map((s) => (

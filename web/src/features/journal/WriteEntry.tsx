@@ -5,7 +5,7 @@ import { usePeople } from '../../api/queries';
 import { Choice } from '../../kit/Choice';
 import { said } from '../../kit/fields';
 import { Trouble } from '../../kit/Trouble';
-import { capital, WORDS } from '../../kit/words';
+import { capital, options, WORDS } from '../../kit/words';
 import { useJournalChange, type Written } from './useJournalChange';
 
 type Scores = NonNullable<Written['scores']>;
@@ -34,6 +34,7 @@ export function WriteEntry({
   const [words, setWords] = useState('');
   const [scores, setScores] = useState<Record<string, number | undefined>>({});
   const [beside, setBeside] = useState<Beside>([]);
+  const [thickness, setThickness] = useState('');
   const chosen = criteria.filter((c) => c.criterion in scores);
   const given = Object.fromEntries(
     Object.entries(scores).filter(([, v]) => v !== undefined),
@@ -52,9 +53,11 @@ export function WriteEntry({
             beside,
             ...(person && { person }),
             ...(batch && { batch }),
+            ...(thickness && { thickness: thickness as JournalEntry['thickness'] }),
           },
           {
             onSuccess: () => {
+              setThickness('');
               setWords('');
               setScores({});
               setBeside([]);
@@ -89,6 +92,16 @@ export function WriteEntry({
         onChange={(e) => setWords(e.currentTarget.value)}
         error={said(write.error, 'words')}
       />
+      {batch && (
+        <Choice
+          label="How thick is it, cold?"
+          placeholder="not looked at"
+          data={options(WORDS.thicknesses, capital)}
+          value={thickness}
+          onChange={setThickness}
+          error={said(write.error, 'thickness')}
+        />
+      )}
       {chosen.map((c) => (
         <div
           key={c.criterion}
@@ -152,7 +165,7 @@ export function WriteEntry({
       </div>
       <Trouble
         error={write.error}
-        fields={['day', 'words', ...criteria.map((c) => `scores.${c.criterion}`)]}
+        fields={['day', 'words', 'thickness', ...criteria.map((c) => `scores.${c.criterion}`)]}
       />
       <div>
         <Button type="submit" className="touch" loading={write.isPending}>

@@ -94,8 +94,11 @@ test('a batch’s story stands on one page, with its photos', async () => {
   expect(screen.getByRole('heading', { name: 'Step by step' })).toBeTruthy();
   const form = await screen.findByRole('form', { name: 'Write something down' });
   await userEvent.type(within(form).getByLabelText('In your words'), 'Good');
+  await userEvent.selectOptions(within(form).getByLabelText('How thick is it, cold?'), 'GEL');
   await userEvent.click(within(form).getByRole('button', { name: 'Write it down' }));
-  await waitFor(() => expect(posted()[0]!.body).toMatchObject({ batch: '7', words: 'Good' }));
+  await waitFor(() =>
+    expect(posted()[0]!.body).toMatchObject({ batch: '7', words: 'Good', thickness: 'GEL' }),
+  );
 });
 
 test('a course says what was kept up and what can be told; what else changed is said', async () => {

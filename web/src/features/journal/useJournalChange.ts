@@ -46,5 +46,6 @@ function bodyOf(entry: JournalEntry): Written {
     beside: entry.beside,
     ...(entry.person && { person: entry.person }),
     ...(entry.batch && { batch: entry.batch }),
+    ...(entry.thickness && { thickness: entry.thickness }),
   };
 }

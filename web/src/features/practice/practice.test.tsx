@@ -52,6 +52,22 @@ test('the hob, the lid and the spoon say in which state they were touched', asyn
   ]);
 });
 
+test('two quick taps go out one after another, each with the state known by then', async () => {
+  let version = POT.version;
+  const { posted } = shown(
+    {},
+    { 'POST /api/practices/7/acts': () => ({ ...POT, version: ++version }) },
+  );
+  const stir = await screen.findByRole('button', { name: 'Stir to the bottom' });
+  stir.click();
+  stir.click();
+  await waitFor(() => expect(posted()).toHaveLength(2));
+  expect(posted().map((s) => (s.body as { version: number }).version)).toEqual([
+    POT.version,
+    POT.version + 1,
+  ]);
+});
+
 test('its time goes faster, is held, and passes at once where something stands', async () => {
   const standing = { stands: true, onHob: false };
   const after = { ...POT, ...standing };

@@ -4,12 +4,18 @@ import type { components } from '../../api/generated/schema';
 
 type Act = Omit<components['schemas']['ActForm'], 'version'>;
 
-/** What can be done at a practised pot. Each tap says which state it was made in. */
+/**
+ * What can be done at a practised pot. Taps go out one after another, each with the state that this
+ * page knows by then: two quick taps are no two tabs.
+ */
 export function usePot(practice: Practice) {
   const client = useQueryClient();
-  const { id, version } = practice;
+  const { id } = practice;
   const path = { params: { path: { id } } };
+  const version = () =>
+    client.getQueryData<Practice>(keys.practice(id))?.version ?? practice.version;
   const change = {
+    scope: { id: `practice/${id}` },
     onSuccess: (view: Practice) => {
       client.setQueryData(keys.practice(id), view);
       if (view.over) void client.invalidateQueries({ queryKey: keys.practices });
@@ -19,17 +25,17 @@ export function usePot(practice: Practice) {
   };
   const act = useMutation({
     mutationFn: (body: Act) =>
-      ask(api.POST('/api/practices/{id}/acts', { ...path, body: { version, ...body } })),
+      ask(api.POST('/api/practices/{id}/acts', { ...path, body: { version: version(), ...body } })),
     ...change,
   });
   const pace = useMutation({
     mutationFn: (to: number) =>
-      ask(api.PUT('/api/practices/{id}/pace', { ...path, body: { version, pace: to } })),
+      ask(api.PUT('/api/practices/{id}/pace', { ...path, body: { version: version(), pace: to } })),
     ...change,
   });
   const pass = useMutation({
     mutationFn: (minutes: number) =>
-      ask(api.POST('/api/practices/{id}/pass', { ...path, body: { version, minutes } })),
+      ask(api.POST('/api/practices/{id}/pass', { ...path, body: { version: version(), minutes } })),
     ...change,
   });
   return {

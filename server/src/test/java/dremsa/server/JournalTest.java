@@ -188,6 +188,15 @@ class JournalTest {
     assertThat(owner.get("/api/causes?symptom=PURPLE&formula=linseed-gel").status()).isEqualTo(404);
   }
 
+  @Test
+  void howThickABatchWasIsSaidOfABatchAndAsksForACalibration() {
+    assertThat(write(Map.of("thickness", "GEL")).text("/errors/0/field")).isEqualTo("thickness");
+    String gel = batch("linseed-gel");
+    fine(write(Map.of("batch", gel, "thickness", "GEL")));
+    assertThat(journal("").at("/pages/0/entries/0/thickness").asString()).isEqualTo("GEL");
+    assertThat(owner.get("/api/calibration").text("/state")).isIn("ASKED", "RUNNING", "DONE");
+  }
+
   /** What is written out is known again when it is read in, and comes back where it is gone. */
   @Test
   void theJournalAndTheTrialsGoOutAsCsvAndComeBack() {

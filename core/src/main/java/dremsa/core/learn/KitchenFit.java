@@ -127,7 +127,7 @@ public final class KitchenFit {
     List<Figure> believed = new ArrayList<>();
     for (Weighed batch : batches) {
       List<Integer> mine = new ArrayList<>();
-      for (Knob knob : Knob.of(batch.brew())) {
+      for (Knob knob : Knob.of(batch)) {
         Integer place = places.get(knob.key());
         if (place == null) {
           Figure figure = knob.figure(kitchen, materials).filter(Knob::open).orElse(null);
@@ -183,13 +183,21 @@ public final class KitchenFit {
               : wrong(mine) && !counted.contains(weighed.batch())
                   ? Standing.ASKED
                   : Standing.COUNTS;
-      foretold.add(foretold(weighed, mine.get(mine.size() - 1), belief, standing));
+      foretold.add(foretold(weighed, came(mine), belief, standing));
       if (standing == Standing.COUNTS) {
         mine.forEach(belief::learn);
         counting.addAll(mine);
       }
     }
     return new Result(counting.isEmpty() ? List.of() : figures(counting, belief), foretold);
+  }
+
+  /** The line of what a batch came to. */
+  private static Line came(List<Line> lines) {
+    return lines.stream()
+        .filter(line -> line.of.kind() == Weighed.Kind.AMOUNT)
+        .reduce((before, last) -> last)
+        .orElseThrow();
   }
 
   /** Nothing that is believable of the kitchen explains it. */
@@ -212,7 +220,7 @@ public final class KitchenFit {
     double spread = Z95 * Math.sqrt(belief.variance(line.slopes) + error * error);
     return new Foretold(
         batch.batch(),
-        line.of.millilitres(),
+        line.of.value(),
         Math.exp(line.predicted),
         Math.exp(middle - spread),
         Math.exp(middle),
@@ -305,7 +313,7 @@ public final class KitchenFit {
         Brew moved = knobs.get(knob).with(middle, figure(knob, at.getEntry(knob) + STEP));
         slopes[knob] = (log(weighed.predicted(moved, observed)) - predicted) / STEP;
       }
-      lines.add(new Line(batch, observed, Math.log(observed.millilitres()), predicted, slopes));
+      lines.add(new Line(batch, observed, Math.log(observed.value()), predicted, slopes));
     }
     return lines;
   }

@@ -147,6 +147,22 @@ public sealed interface Knob {
         }
       };
 
+  /** What a batch can tell: of how thick it was, and how it cooled, only where that was found. */
+  static List<Knob> of(Weighed batch) {
+    List<Knob> all = new ArrayList<>(of(batch.brew()));
+    if (batch.tells(Weighed.Kind.COOLING)) {
+      all.add(new OfKitchen(Parameter.HEAT_LOSS));
+    }
+    if (batch.tells(Weighed.Kind.THICKNESS)) {
+      for (Material material : batch.brew().materials()) {
+        if (material.figures().containsKey(Property.GUM_POWER)) {
+          all.add(new OfMaterial(material.id(), material.name(), Property.GUM_POWER));
+        }
+      }
+    }
+    return all;
+  }
+
   /** What a brew's amounts can tell; more than that is not looked for in it. */
   static List<Knob> of(Brew brew) {
     Set<Knob> all = new LinkedHashSet<>();

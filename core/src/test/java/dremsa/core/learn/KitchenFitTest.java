@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dremsa.core.brew.Brew;
+import dremsa.core.brew.Cooling;
 import dremsa.core.brew.Facts;
 import dremsa.core.brew.Reading;
+import dremsa.core.brew.StepFacts;
+import dremsa.core.brew.Thickness;
 import dremsa.core.brew.VesselChoice;
 import dremsa.core.formula.BuiltInFormulas;
 import dremsa.core.kitchen.Kitchen;
@@ -49,6 +52,55 @@ class KitchenFitTest {
 
     assertThat(report.medianAfter()).isLessThan(0.05).isLessThan(report.medianBefore() / 2);
     assertThat(report.held()).isBetween(0.90, 0.98);
+  }
+
+  private static Taught figure(KitchenFit.Result result, String key) {
+    return result.figures().stream()
+        .filter(each -> each.knob().key().equals(key))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** Found stiff again and again where the model foretells a gel: its gum thickens more. */
+  @Test
+  void howThickItWasFoundTeachesItsGum() {
+    List<Weighed> batches = new ArrayList<>();
+    for (int i = 0; i < 6; i++) {
+      batches.add(gel("b" + i, 1.02).found(Thickness.STIFF));
+    }
+    Taught power = figure(fit(batches), "material/linseed/GUM_POWER");
+    assertThat(power.after().value()).isGreaterThan(1.15 * power.before().value());
+    assertThat(power.told()).isTrue();
+    // As foretold it stays about what was believed; and of what nobody said nothing is learned.
+    Thickness foretold = Thickness.of(GEL.untraced(1, VESSELS, Facts.NONE).finished().thickness());
+    Taught as = figure(fit(List.of(gel("a", 1.02).found(foretold))), "material/linseed/GUM_POWER");
+    assertThat(as.after().value() / as.before().value()).isBetween(0.7, 1.4);
+    assertThat(fit(List.of(gel("a", 1.02))).figures())
+        .noneMatch(each -> each.knob().key().contains("GUM_POWER"));
+  }
+
+  @Test
+  void whatTheModelKnowsNoThicknessOfIsNotTaughtAny() {
+    Brew oats = Brew.of(BuiltInFormulas.find("oat-cream").orElseThrow(), BELIEVED, KNOWN);
+    Weighed batch =
+        Weighed.of("o", oats, 1, oats.vesselsFor(1), Facts.NONE, OptionalDouble.of(900));
+    assertThat(batch.found(Thickness.STIFF)).isEqualTo(batch);
+  }
+
+  /** Pots that were read to cool half as fast again teach that the kitchen takes more heat. */
+  @Test
+  void howFastItCooledTeachesWhatTheVesselsLose() {
+    int cool = 3;
+    Cooling.Fit fit = new Cooling.Fit(0, 95, 1.4, 1.3, 1.5, 6, 0.4);
+    List<Weighed> batches = new ArrayList<>();
+    for (int i = 0; i < 4; i++) {
+      Facts read = Facts.NONE.with(cool, StepFacts.lasting(40).withCooling(fit));
+      batches.add(Weighed.of("c" + i, GEL, 1, VESSELS, read, OptionalDouble.of(FORETOLD * 0.99)));
+    }
+    Taught loss = figure(fit(batches), "kitchen/HEAT_LOSS");
+    assertThat(loss.after().value() / loss.before().value()).isBetween(1.2, 1.4);
+    assertThat(loss.after().high() / loss.after().low())
+        .isLessThan(loss.before().high() / loss.before().low());
   }
 
   @Test

@@ -1,5 +1,6 @@
 package dremsa.server.journal;
 
+import dremsa.core.brew.Thickness;
 import dremsa.core.learn.Confounder;
 import dremsa.core.learn.Criterion;
 import dremsa.core.learn.Mean;
@@ -39,6 +40,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -58,13 +60,16 @@ public class Journal {
   private final People people;
   private final Households households;
   private final Stored stored;
+  private final ApplicationEventPublisher events;
 
   Journal(
       JournalRepository repository,
       Runs runs,
       People people,
       Households households,
-      Stored stored) {
+      Stored stored,
+      ApplicationEventPublisher events) {
+    this.events = events;
     this.repository = repository;
     this.runs = runs;
     this.people = people;
@@ -286,7 +291,8 @@ public class Journal {
             .entrySet().stream()
                 .map(each -> new ScoreLine(each.getKey(), each.getValue()))
                 .toList(),
-        kept.beside());
+        kept.beside(),
+        kept.thickness());
   }
 
   /** How the person or formula that is looked for was scored over time. */
@@ -343,6 +349,22 @@ public class Journal {
         .toList();
   }
 
+  /** How thick batches were found when cold, the last that was said of each. */
+  @Transactional(readOnly = true)
+  public Map<UUID, Thickness> found(UUID household, List<UUID> batches) {
+    Map<UUID, Thickness> all = new HashMap<>();
+    repository
+        .findByHouseholdIdAndBatchIdInOrderByDayAscId(household, batches)
+        .forEach(
+            row -> {
+              Thickness thickness = kept(row).thickness();
+              if (thickness != null && row.batchId() != null) {
+                all.put(row.batchId(), thickness);
+              }
+            });
+    return all;
+  }
+
   /** Scores of these batches, by what was scored. */
   Map<Criterion, List<Double>> scores(UUID household, List<UUID> batches) {
     Map<Criterion, List<Double>> all = new EnumMap<>(Criterion.class);
@@ -378,7 +400,7 @@ public class Journal {
       String words,
       Map<Criterion, Double> scores,
       List<Confounder> beside) {
-    write(household, new EntryForm(null, day, person, batch, words, scores, beside));
+    write(household, new EntryForm(null, day, person, batch, words, scores, beside, null));
   }
 
   /** Writes something down. */
@@ -399,10 +421,11 @@ public class Journal {
     if (form.batch() != null && runs.brewed(household, List.of(form.batch())).isEmpty()) {
       throw Problem.notFound("batch");
     }
-    return repository
-        .saveAndFlush(
-            new EntryRow(household, day, form.person(), form.batch(), stored.write(told(form))))
-        .id();
+    EntryRow row =
+        repository.saveAndFlush(
+            new EntryRow(household, day, form.person(), form.batch(), stored.write(told(form))));
+    tell(household, form.thickness() != null);
+    return row.id();
   }
 
   /** Writes something anew. */
@@ -412,8 +435,10 @@ public class Journal {
     if (form.version() == null || form.version() != row.version()) {
       throw Problem.conflict("Somebody was quicker. Look at this entry again.");
     }
+    boolean thick = form.thickness() != null || kept(row).thickness() != null;
     row.says(stored.write(told(form)));
     repository.saveAndFlush(row);
+    tell(household, thick);
   }
 
   private static KeptEntry told(EntryForm form) {
@@ -434,18 +459,30 @@ public class Journal {
     String words = form.words() == null ? "" : form.words().strip();
     List<Confounder> beside =
         form.beside() == null ? List.of() : form.beside().stream().distinct().sorted().toList();
-    if (words.isEmpty() && scores.isEmpty()) {
+    Thickness thickness = form.thickness();
+    if (thickness != null && form.batch() == null) {
+      throw Problem.invalid(FieldProblem.of("thickness", thickness, "Say of which batch that is."));
+    }
+    if (words.isEmpty() && scores.isEmpty() && thickness == null) {
       throw Problem.invalid(
           FieldProblem.of("words", words, "Write something, or score something."));
     }
-    return new KeptEntry(words, scores, beside);
+    return new KeptEntry(words, scores, beside, thickness);
   }
 
   /** Takes an entry away. */
   @Transactional
   public void remove(UUID household, UUID id) {
-    repository.delete(row(household, id));
+    EntryRow row = row(household, id);
+    repository.delete(row);
     repository.flush();
+    tell(household, kept(row).thickness() != null);
+  }
+
+  private void tell(UUID household, boolean thick) {
+    if (thick) {
+      events.publishEvent(new ThicknessFound(household));
+    }
   }
 
   private EntryRow row(UUID household, UUID id) {

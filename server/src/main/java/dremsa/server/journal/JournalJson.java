@@ -1,5 +1,6 @@
 package dremsa.server.journal;
 
+import dremsa.core.brew.Thickness;
 import dremsa.core.learn.Confounder;
 import dremsa.core.learn.Criterion;
 import dremsa.core.learn.Mean;
@@ -21,8 +22,16 @@ final class JournalJson {
 
   private JournalJson() {}
 
-  /** What is kept of an entry. */
-  record KeptEntry(String words, Map<Criterion, Double> scores, List<Confounder> beside) {
+  /**
+   * What is kept of an entry.
+   *
+   * @param thickness how thick it was found when cold; null where nobody said
+   */
+  record KeptEntry(
+      String words,
+      Map<Criterion, Double> scores,
+      List<Confounder> beside,
+      @Nullable Thickness thickness) {
     KeptEntry {
       scores.forEach(
           (criterion, score) -> {
@@ -43,6 +52,7 @@ final class JournalJson {
    * @param day null for today
    * @param person on whose head; null where it is on nobody's
    * @param batch of which; null where it is of none
+   * @param thickness how thick a batch was found when cold
    */
   record EntryForm(
       @Nullable Long version,
@@ -51,7 +61,8 @@ final class JournalJson {
       @Nullable UUID batch,
       @Size(max = MOST_WORDS, message = "At most 4000 characters.") @Nullable String words,
       @Nullable Map<Criterion, Double> scores,
-      @Nullable List<Confounder> beside) {}
+      @Nullable List<Confounder> beside,
+      @Nullable Thickness thickness) {}
 
   /** A score, as it was given. */
   record ScoreLine(Criterion criterion, double score) {}
@@ -67,7 +78,8 @@ final class JournalJson {
       String code,
       String words,
       List<ScoreLine> scores,
-      List<Confounder> beside) {}
+      List<Confounder> beside,
+      @Nullable Thickness thickness) {}
 
   /** What a page is about. */
   enum PageKind {

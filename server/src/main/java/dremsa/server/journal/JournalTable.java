@@ -1,5 +1,6 @@
 package dremsa.server.journal;
 
+import dremsa.core.brew.Thickness;
 import dremsa.core.learn.Confounder;
 import dremsa.core.learn.Criterion;
 import dremsa.server.accounts.Household;
@@ -33,7 +34,8 @@ class JournalTable implements HouseholdTable {
       select e.`day`, p.name as person, b.code as batch, b.formula_name as formula,
         json_value(e.content, '$.words') as words,
         replace(replace(replace(replace(json_compact(json_query(e.content, '$.scores')), '{', ''), '}', ''), '"', ''), ',', ' ') as scores,
-        replace(replace(replace(replace(json_compact(json_query(e.content, '$.beside')), '[', ''), ']', ''), '"', ''), ',', ' ') as beside
+        replace(replace(replace(replace(json_compact(json_query(e.content, '$.beside')), '[', ''), ']', ''), '"', ''), ',', ' ') as beside,
+        json_value(e.content, '$.thickness') as thickness
       from journal_entry e left join person_name p on p.id = e.person_id
         left join batch_name b on b.id = e.batch_id
       where e.household_id = ? order by e.`day`, e.id
@@ -67,7 +69,7 @@ class JournalTable implements HouseholdTable {
 
   @Override
   public List<String> columns() {
-    return List.of("day", "person", "batch", "formula", "words", "scores", "beside");
+    return List.of("day", "person", "batch", "formula", "words", "scores", "beside", "thickness");
   }
 
   @Override
@@ -107,7 +109,8 @@ class JournalTable implements HouseholdTable {
         + "/"
         + kept.words()
         + "/"
-        + new TreeMap<>(kept.scores());
+        + new TreeMap<>(kept.scores())
+        + kept.thickness();
   }
 
   private Taken take(
@@ -133,8 +136,14 @@ class JournalTable implements HouseholdTable {
       return Taken.leftOut("There is no batch " + code + " here.");
     }
     KeptEntry kept =
-        new KeptEntry(row.text("words", JournalJson.MOST_WORDS), scores(row), beside(row));
-    if (kept.words().isBlank() && kept.scores().isEmpty()) {
+        new KeptEntry(
+            row.text("words", JournalJson.MOST_WORDS),
+            scores(row),
+            beside(row),
+            row.text("thickness", MOST_TEXT).isEmpty()
+                ? null
+                : row.choice("thickness", Thickness.class, null));
+    if (kept.words().isBlank() && kept.scores().isEmpty() && kept.thickness() == null) {
       throw new Row.WrongException("words", "Nothing is written or scored here.");
     }
     if (!there.add(key(day, person, batch, kept))) {

@@ -1,5 +1,6 @@
 package dremsa.server.journal;
 
+import dremsa.core.brew.Thickness;
 import dremsa.core.learn.Confounder;
 import dremsa.server.http.Words;
 import org.springframework.context.annotation.Bean;
@@ -11,6 +12,11 @@ class JournalWords {
   @Bean("words.confounders")
   Words confounders() {
     return Words.of("confounders", Confounder.class, Confounder::words);
+  }
+
+  @Bean("words.thicknesses")
+  Words thicknesses() {
+    return Words.of("thicknesses", Thickness.class, Thickness::words);
   }
 
   @Bean("words.pageKinds")

@@ -1,5 +1,6 @@
 package dremsa.server.learning;
 
+import dremsa.core.brew.Thickness;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.learn.Accuracy;
 import dremsa.core.learn.KitchenFit;
@@ -11,6 +12,8 @@ import dremsa.server.bench.BatchBottled;
 import dremsa.server.bench.BottlingUndone;
 import dremsa.server.bench.Runs;
 import dremsa.server.http.Problem;
+import dremsa.server.journal.Journal;
+import dremsa.server.journal.ThicknessFound;
 import dremsa.server.kitchens.Kitchens;
 import dremsa.server.learning.CalibrationJson.CalibrationState;
 import dremsa.server.learning.CalibrationJson.CalibrationView;
@@ -65,6 +68,7 @@ public class Calibrations {
 
   private final JdbcTemplate jdbc;
   private final Runs runs;
+  private final Journal journal;
   private final Kitchens kitchens;
   private final HouseholdMaterials materials;
   private final TaughtFigures taught;
@@ -77,6 +81,7 @@ public class Calibrations {
   Calibrations(
       JdbcTemplate jdbc,
       Runs runs,
+      Journal journal,
       Kitchens kitchens,
       HouseholdMaterials materials,
       TaughtFigures taught,
@@ -87,6 +92,7 @@ public class Calibrations {
       Clock clock) {
     this.jdbc = jdbc;
     this.runs = runs;
+    this.journal = journal;
     this.kitchens = kitchens;
     this.materials = materials;
     this.taught = taught;
@@ -103,6 +109,12 @@ public class Calibrations {
     Repeated calibrateKitchens(Calibrations calibrations) {
       return new Repeated("calibrate-kitchens", Duration.ofSeconds(1), calibrations::runDue);
     }
+  }
+
+  @EventListener
+  @Transactional(propagation = Propagation.MANDATORY)
+  void found(ThicknessFound event) {
+    ask(event.household());
   }
 
   @EventListener
@@ -171,13 +183,17 @@ public class Calibrations {
     List<UUID> ids = runs.bottledBatches(household);
     Progress progress = new Progress(household, ids.size());
     Map<String, Runs.Weighing> weighings = new HashMap<>();
+    Map<UUID, Thickness> found = journal.found(household, ids);
     List<Weighed> weighed = new ArrayList<>();
     for (UUID id : ids) {
       Optional<Runs.Weighing> one = runs.weighed(household, id);
       one.ifPresent(
           weighing -> {
             weighings.put(id.toString(), weighing);
-            weighed.add(weighing.weighed());
+            weighed.add(
+                Optional.ofNullable(found.get(id))
+                    .map(weighing.weighed()::found)
+                    .orElse(weighing.weighed()));
           });
       progress.read();
     }
