@@ -3995,6 +3995,9 @@ export interface components {
             section: "LEFT" | "RIGHT" | "BACK" | "CROWN";
             /** Format: double */
             cm: number;
+            /** Format: double */
+            looseCm?: number;
+            product?: string;
         };
         LengthsView: {
             /** Format: uuid */
@@ -4958,6 +4961,9 @@ export interface components {
             day: string;
             /** Format: double */
             cm: number;
+            /** Format: double */
+            looseCm?: number;
+            product?: string;
         };
         ReasonJson: {
             code: string;
@@ -5158,6 +5164,7 @@ export interface components {
             doubtful?: string;
             readings: components["schemas"]["ReadingView"][];
             lines: components["schemas"]["EdgeView"][][];
+            shrinkage: string[];
         };
         Seen: {
             /** Format: int64 */
@@ -5683,6 +5690,7 @@ export interface components {
             products: string[];
             sections: ("LEFT" | "RIGHT" | "BACK" | "CROWN")[];
             blind: boolean;
+            lookHours?: number[];
         };
         TrialView: {
             /** Format: uuid */

@@ -10,6 +10,13 @@ import { capital, WORDS } from '../../kit/words';
 type Section = Trial['on'][number]['section'];
 const ALL = Object.keys(WORDS.headSections) as Section[];
 const MOST = 4;
+const LOOKS = [
+  { hours: 1, words: 'in an hour' },
+  { hours: 6, words: 'when dry, 6 h' },
+  { hours: 24, words: 'next day' },
+  { hours: 72, words: 'on day 3' },
+  { hours: 168, words: 'in a week' },
+];
 
 /** A new trial: on whose head, of what, where; lots are drawn when it begins. */
 export function BeginTrial({ heads }: { heads: { id: string; name: string }[] }) {
@@ -18,11 +25,18 @@ export function BeginTrial({ heads }: { heads: { id: string; name: string }[] })
   const [products, setProducts] = useState(['', '']);
   const [sections, setSections] = useState<Section[]>(['LEFT', 'RIGHT']);
   const [blind, setBlind] = useState(true);
+  const [looks, setLooks] = useState<number[]>([24]);
   const begin = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/trials', {
-          body: { person, products: products.filter((p) => p.trim() !== ''), sections, blind },
+          body: {
+            person,
+            products: products.filter((p) => p.trim() !== ''),
+            sections,
+            blind,
+            lookHours: looks,
+          },
         }),
       ),
     onSuccess: (view) => {
@@ -76,6 +90,24 @@ export function BeginTrial({ heads }: { heads: { id: string; name: string }[] })
             onClick={() => setSections(ALL.filter((o) => (o === s) !== sections.includes(o)))}
           >
             {capital(WORDS.headSections[s])}
+          </Button>
+        ))}
+      </div>
+      <div className="row" role="group" aria-label="Remind me to score it">
+        <span className="soft">Remind me to score it</span>
+        {LOOKS.map((l) => (
+          <Button
+            key={l.hours}
+            className="touch"
+            variant={looks.includes(l.hours) ? 'filled' : 'outline'}
+            aria-pressed={looks.includes(l.hours)}
+            onClick={() =>
+              setLooks(
+                LOOKS.map((o) => o.hours).filter((h) => (h === l.hours) !== looks.includes(h)),
+              )
+            }
+          >
+            {l.words}
           </Button>
         ))}
       </div>

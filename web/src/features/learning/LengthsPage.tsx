@@ -70,12 +70,21 @@ function OfHead({ view }: { view: Lengths }) {
           <h2>{capital(WORDS.headSections[s.section])}</h2>
           <p>{s.words}</p>
           <GrowthLine section={s} cuts={view.cuts.map((c) => c.day)} format={format} />
+          {s.shrinkage.map((w) => (
+            <p key={w}>{w}</p>
+          ))}
         </section>
       ))}
       <MeasureHair view={view} />
       <Kept view={view} format={format} />
     </>
   );
+}
+
+/** How long it is left to itself, and what was on it. */
+function looseWords(r: Lengths['sections'][number]['readings'][number]): string {
+  if (r.looseCm == null) return '';
+  return `, ${r.looseCm} cm left to itself${r.product ? ` with ${r.product}` : ''}`;
 }
 
 /** All that was written down, the newest first; each can be taken back. */
@@ -85,7 +94,7 @@ function Kept({ view, format }: { view: Lengths; format: Format }) {
     ...view.sections.flatMap((s) =>
       s.readings.map((r) => ({
         ...r,
-        words: `${r.cm} cm, ${WORDS.headSections[s.section]}`,
+        words: `${r.cm} cm, ${WORDS.headSections[s.section]}${looseWords(r)}`,
         doubted: r.day === s.doubtful,
       })),
     ),

@@ -1,4 +1,4 @@
-import { Button, NumberInput } from '@mantine/core';
+import { Button, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Lengths, LengthSection } from '../../api/client';
 import { Choice } from '../../kit/Choice';
@@ -15,13 +15,29 @@ export function MeasureHair({ view }: { view: Lengths }) {
   const [day, setDay] = useState(view.today);
   const [section, setSection] = useState<Section>(view.sections[0]?.section ?? 'BACK');
   const [cm, setCm] = useState<number | string>('');
+  const [loose, setLoose] = useState<number | string>('');
+  const [product, setProduct] = useState('');
   return (
     <form
       className="sheet stack above"
       aria-label="Measure"
       onSubmit={(e) => {
         e.preventDefault();
-        read.mutate({ day, section, cm: Number(cm) }, { onSuccess: () => setCm('') });
+        read.mutate(
+          {
+            day,
+            section,
+            cm: Number(cm),
+            ...(loose !== '' && { looseCm: Number(loose) }),
+            ...(loose !== '' && product.trim() && { product: product.trim() }),
+          },
+          {
+            onSuccess: () => {
+              setCm('');
+              setLoose('');
+            },
+          },
+        );
       }}
     >
       <div className="row end">
@@ -49,6 +65,25 @@ export function MeasureHair({ view }: { view: Lengths }) {
           onChange={setCm}
           error={said(read.error, 'cm')}
         />
+        <NumberInput
+          label="Left to itself, cm"
+          placeholder="not measured"
+          w={170}
+          decimalScale={1}
+          value={loose}
+          onChange={setLoose}
+          error={said(read.error, 'looseCm')}
+        />
+        {loose !== '' && (
+          <TextInput
+            label="With this on it"
+            placeholder="nothing"
+            maxLength={80}
+            value={product}
+            onChange={(e) => setProduct(e.currentTarget.value)}
+            error={said(read.error, 'product')}
+          />
+        )}
         <Button type="submit" disabled={!day || cm === ''} loading={read.isPending}>
           Write it down
         </Button>
@@ -62,7 +97,7 @@ export function MeasureHair({ view }: { view: Lengths }) {
         </Button>
       </div>
       {said(read.error, 'day') && <p className="trouble">{said(read.error, 'day')}</p>}
-      <Trouble error={read.error} fields={['cm', 'section', 'day']} />
+      <Trouble error={read.error} fields={['cm', 'looseCm', 'product', 'section', 'day']} />
     </form>
   );
 }

@@ -17,6 +17,7 @@ const LENGTHS: Lengths = {
   sections: [
     {
       section: 'BACK',
+      shrinkage: ['Gel: it draws itself together less with it.'],
       words: '1.10 cm a month, 95 % likely between 1.00 and 1.20, from 3 readings.',
       settled: true,
       doubtful: '2026-10-27',
@@ -29,6 +30,7 @@ const LENGTHS: Lengths = {
     },
     {
       section: 'LEFT',
+      shrinkage: [],
       words: 'This cannot be told yet: go on for about 5 more months.',
       settled: false,
       readings: [{ id: 'r4', day: '2026-11-27', cm: 38 }],

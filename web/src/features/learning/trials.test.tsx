@@ -106,6 +106,7 @@ test('a trial is begun with lots drawn', async () => {
     person: HEAD.id,
     products: ['Gel', 'Oil'],
     sections: ['LEFT', 'RIGHT', 'BACK'],
+    lookHours: [24],
     blind: true,
   });
 });

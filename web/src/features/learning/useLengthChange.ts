@@ -14,8 +14,13 @@ export function useLengthChange(id: string) {
     onError: tell,
   });
   const read = useMutation({
-    mutationFn: (body: { day: string; section: LengthSection['section']; cm: number }) =>
-      ask(api.POST('/api/people/{id}/lengths', { ...path, body })),
+    mutationFn: (body: {
+      day: string;
+      section: LengthSection['section'];
+      cm: number;
+      looseCm?: number;
+      product?: string;
+    }) => ask(api.POST('/api/people/{id}/lengths', { ...path, body })),
     onSuccess: (view, { day, section }) => {
       put(view);
       const made = view.sections

@@ -35,7 +35,7 @@ class LearnTest {
       phone.go("/learn/causes");
       phone.choose("Or with which formula, nothing written down", "Linseed styling gel");
       phone.tap("Too thin");
-      phone.see("What explains it best");
+      phone.see("The model then gives");
       looked(phone, "what went wrong");
       laptop.go("/");
       laptop.tap("Look around the demo kitchen");

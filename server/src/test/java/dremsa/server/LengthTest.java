@@ -117,4 +117,30 @@ class LengthTest {
         .isEqualTo(404);
     assertThat(lengths().at("/sections/0/readings")).hasSize(1);
   }
+
+  @Test
+  void lengthsLeftToThemselvesArePairedWithAndWithoutAProduct() {
+    for (int pair = 0; pair < 3; pair++) {
+      loose(60 - 20 * pair, 24, null);
+      loose(57 - 20 * pair, 28, "Gel");
+    }
+    Visitor.Answer seen = lengths();
+    assertThat(seen.at("/sections/0/readings/0/looseCm").asDouble()).isEqualTo(24);
+    assertThat(seen.text("/sections/0/readings/1/product")).isEqualTo("Gel");
+    assertThat(seen.text("/sections/0/shrinkage/0"))
+        .startsWith("Gel: it draws itself together less with it");
+    Visitor.Answer wrong = loose(0, 41, "Gel");
+    assertThat(wrong.status()).isEqualTo(400);
+    assertThat(wrong.text("/errors/0/field")).isEqualTo("looseCm");
+  }
+
+  private Visitor.Answer loose(int daysAgo, double cm, String product) {
+    Map<String, Object> form = new java.util.HashMap<>();
+    form.put("day", today.minusDays(daysAgo).toString());
+    form.put("section", "BACK");
+    form.put("cm", 40);
+    form.put("looseCm", cm);
+    form.put("product", product);
+    return owner.post("/api/people/" + ada + "/lengths", form);
+  }
 }

@@ -121,4 +121,40 @@ class TrialTest {
         .isEqualTo(404);
     assertThat(owner.delete("/api/trials/" + begun.get("id").asString()).at("/trials")).isEmpty();
   }
+
+  @Test
+  void oneIsRemindedOfTheTickedTimesUntilItIsOver() {
+    Map<String, Object> form =
+        Map.of(
+            "person",
+            ada,
+            "products",
+            List.of("Gel", "Oil"),
+            "sections",
+            List.of("LEFT", "RIGHT"),
+            "blind",
+            true,
+            "lookHours",
+            List.of(24, 6));
+    JsonNode begun = newest(owner.post("/api/trials", form));
+    owner.moveClock(7 * 3600);
+    assertThat(owner.get("/api/messages").body().toString()).contains("Look at the trial");
+    end(newest(score(begun, Map.of("SLIP", Map.of("0", 4.0)))));
+    owner.moveClock(30 * 3600);
+    String told = owner.get("/api/messages").body().toString();
+    assertThat(told.split("Look at the trial", -1)).hasSize(2);
+    Map<String, Object> never =
+        Map.of(
+            "person",
+            ada,
+            "products",
+            List.of("Gel", "Oil"),
+            "sections",
+            List.of("LEFT", "RIGHT"),
+            "blind",
+            true,
+            "lookHours",
+            List.of(0));
+    assertThat(owner.post("/api/trials", never).status()).isEqualTo(400);
+  }
 }

@@ -58,7 +58,11 @@ class DemoLearning {
   private void reading(
       Household household, UUID person, LocalDate day, double cm, Random dice, Instant now) {
     double read = Math.round((cm + 0.2 * dice.nextGaussian()) * 2) / 2.0;
-    lengths.read(household, person, day, HeadSection.BACK, read, now);
+    // Every second reading is of a day with the gel on it, which holds the curls longer.
+    boolean gel = day.toEpochDay() / 30 % 2 == 0;
+    double loose = Math.round(read * ((gel ? 0.62 : 0.52) + 0.01 * dice.nextGaussian()) * 2) / 2.0;
+    lengths.read(
+        household, person, day, HeadSection.BACK, read, loose, gel ? "Linseed gel" : null, now);
   }
 
   /** Two gels on one head again and again, and once more just now: of one thing it is settled. */
@@ -72,6 +76,7 @@ class DemoLearning {
               GELS,
               List.of(HeadSection.LEFT, HeadSection.RIGHT),
               true,
+              week == 0 ? List.of(72) : List.of(),
               at);
       List<String> jars = trials.jars(household.id(), trial);
       int linseed = jars.indexOf(GELS.get(0));

@@ -2,6 +2,7 @@ package dremsa.server.learning;
 
 import dremsa.core.learn.HeadSection;
 import dremsa.core.learn.Lengths;
+import dremsa.core.learn.Shrinkage;
 import dremsa.server.accounts.Household;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
@@ -75,9 +76,31 @@ public class HairLengths {
         growth.settled(),
         growth.doubtful().map(Lengths.Reading::day).orElse(null),
         rows.stream()
-            .map(row -> new ReadingView(row.id(), row.day(), Objects.requireNonNull(row.cm())))
+            .map(
+                row ->
+                    new ReadingView(
+                        row.id(),
+                        row.day(),
+                        Objects.requireNonNull(row.cm()),
+                        row.looseCm(),
+                        row.withProduct()))
             .toList(),
-        growth.lines().stream().map(line -> line.stream().map(EdgeView::of).toList()).toList());
+        growth.lines().stream().map(line -> line.stream().map(EdgeView::of).toList()).toList(),
+        shrinkage(rows));
+  }
+
+  private static List<String> shrinkage(List<LengthRow> rows) {
+    List<Shrinkage.Reading> loose = new ArrayList<>();
+    for (LengthRow row : rows) {
+      Double stretched = row.cm();
+      Double left = row.looseCm();
+      if (stretched != null && left != null) {
+        loose.add(
+            new Shrinkage.Reading(
+                row.day(), stretched, left, Objects.requireNonNullElse(row.withProduct(), "")));
+      }
+    }
+    return Shrinkage.of(loose).stream().map(Shrinkage::words).toList();
   }
 
   /** A reading more. */
@@ -89,6 +112,34 @@ public class HairLengths {
       HeadSection section,
       double cm,
       Instant now) {
+    read(household, person, day, section, cm, null, null, now);
+  }
+
+  /**
+   * A reading more, with how long it is left to itself.
+   *
+   * @param looseCm null where it was not measured
+   * @param product that was on it; null without one
+   */
+  @Transactional
+  public void read(
+      Household household,
+      UUID person,
+      @Nullable LocalDate day,
+      HeadSection section,
+      double cm,
+      @Nullable Double looseCm,
+      @Nullable String product,
+      Instant now) {
+    if (looseCm != null && !(looseCm > 0 && looseCm <= cm)) {
+      throw Problem.invalid(
+          FieldProblem.range(
+              "looseCm",
+              looseCm,
+              "Left to itself it is at most as long as drawn straight.",
+              0,
+              cm));
+    }
     if (!(cm > 0 && cm <= MOST_CM)) {
       throw Problem.invalid(
           FieldProblem.range("cm", cm, "Hair is longer than 0 and up to 300 cm.", 0, MOST_CM));
@@ -104,7 +155,9 @@ public class HairLengths {
               on,
               "There is a length of this section on that day already. Take it back first."));
     }
-    repository.saveAndFlush(LengthRow.reading(household.id(), person, on, section, cm));
+    String name = product == null || product.isBlank() ? null : product.strip();
+    repository.saveAndFlush(
+        LengthRow.reading(household.id(), person, on, section, cm).loose(looseCm, name));
   }
 
   /** Something was cut off all around. */

@@ -17,9 +17,11 @@ class KeptLearning implements KeptTables {
   private static final double MOST_CM = 300;
 
   private final Calibrations calibrations;
+  private final Trials trials;
   private final Stored stored;
 
-  KeptLearning(Calibrations calibrations, Stored stored) {
+  KeptLearning(Calibrations calibrations, Trials trials, Stored stored) {
+    this.trials = trials;
     this.stored = stored;
     this.calibrations = calibrations;
   }
@@ -43,6 +45,8 @@ class KeptLearning implements KeptTables {
             Column.day("day"),
             Column.word("section", HeadSection.class).orNull(),
             Column.number("cm", LEAST_CM, MOST_CM).orNull(),
+            Column.number("loose_cm", LEAST_CM, MOST_CM).orNull(),
+            Column.text("with_product", 80).orNull(),
             Column.version()),
         KeptTable.of(
                 "section_trial",
@@ -59,5 +63,6 @@ class KeptLearning implements KeptTables {
   @Override
   public void open(UUID household, Instant now) {
     calibrations.ask(household);
+    trials.remindOfAll(household, now);
   }
 }

@@ -44,7 +44,8 @@ class LengthController {
       @Valid @RequestBody LengthForm form) {
     Household household = households.of(member.household());
     Instant now = households.now(household);
-    lengths.read(household, id, form.day(), form.section(), form.cm(), now);
+    lengths.read(
+        household, id, form.day(), form.section(), form.cm(), form.looseCm(), form.product(), now);
     return lengths.of(household, id, now);
   }
 

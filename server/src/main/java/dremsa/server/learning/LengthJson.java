@@ -3,6 +3,7 @@ package dremsa.server.learning;
 import dremsa.core.learn.HeadSection;
 import dremsa.core.learn.Lengths;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -12,16 +13,25 @@ import org.jspecify.annotations.Nullable;
 final class LengthJson {
   private LengthJson() {}
 
-  /** A reading; without a day it is of today. */
+  /**
+   * A reading; without a day it is of today.
+   *
+   * @param cm drawn straight
+   * @param looseCm left to itself; null where it was not measured
+   * @param product that was on it then; null without one
+   */
   record LengthForm(
       @Nullable LocalDate day,
       @NotNull(message = "Say where it was measured.") HeadSection section,
-      @NotNull(message = "Say how long it is.") Double cm) {}
+      @NotNull(message = "Say how long it is.") Double cm,
+      @Nullable Double looseCm,
+      @Size(max = 80, message = "At most 80 letters.") @Nullable String product) {}
 
   /** A cut; without a day it was today. */
   record CutForm(@Nullable LocalDate day) {}
 
-  record ReadingView(UUID id, LocalDate day, double cm) {}
+  record ReadingView(
+      UUID id, LocalDate day, double cm, @Nullable Double looseCm, @Nullable String product) {}
 
   record CutView(UUID id, LocalDate day) {}
 
@@ -38,6 +48,7 @@ final class LengthJson {
    * @param words in sentences
    * @param doubtful day of a reading far off the others
    * @param lines one for each stretch between cuts
+   * @param shrinkage what can be told of it with products, and what not
    */
   record SectionView(
       HeadSection section,
@@ -45,7 +56,8 @@ final class LengthJson {
       boolean settled,
       @Nullable LocalDate doubtful,
       List<ReadingView> readings,
-      List<List<EdgeView>> lines) {}
+      List<List<EdgeView>> lines,
+      List<String> shrinkage) {}
 
   /** All lengths of somebody. */
   record LengthsView(

@@ -28,6 +28,8 @@ class LengthRow {
   private @Nullable HeadSection section;
 
   private @Nullable Double cm;
+  private @Nullable Double looseCm;
+  private @Nullable String withProduct;
   @Version private @Nullable Long version;
 
   protected LengthRow() {}
@@ -51,6 +53,13 @@ class LengthRow {
     return new LengthRow(household, person, day, section, cm);
   }
 
+  /** The same, as long as it is left to itself, with what was on it. */
+  LengthRow loose(@Nullable Double looselyCm, @Nullable String product) {
+    looseCm = looselyCm;
+    withProduct = product;
+    return this;
+  }
+
   /** All of it was cut. */
   static LengthRow cut(UUID household, UUID person, LocalDate day) {
     return new LengthRow(household, person, day, null, null);
@@ -58,6 +67,14 @@ class LengthRow {
 
   UUID id() {
     return id;
+  }
+
+  @Nullable Double looseCm() {
+    return looseCm;
+  }
+
+  @Nullable String withProduct() {
+    return withProduct;
   }
 
   UUID householdId() {

@@ -10,6 +10,7 @@ import dremsa.server.learning.TrialJson.TrialForm;
 import dremsa.server.learning.TrialJson.TrialsView;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -47,6 +48,7 @@ class SectionTrialController {
         form.products(),
         form.sections(),
         form.blind(),
+        form.lookHours() == null ? List.of() : form.lookHours(),
         households.now(household));
     return trials.all(household.id());
   }

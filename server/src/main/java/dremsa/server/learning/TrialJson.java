@@ -3,6 +3,8 @@ package dremsa.server.learning;
 import dremsa.core.learn.Criterion;
 import dremsa.core.learn.HeadSection;
 import dremsa.core.learn.SectionTrial;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -24,12 +26,14 @@ final class TrialJson {
    * @param on which jar is on which section
    * @param blind nobody is to know what is in which jar until it is ended
    * @param scores of each jar, by what was scored
+   * @param lookHours after so many hours it is to be looked at again; null in an old row
    */
   record Kept(
       List<String> products,
       Map<HeadSection, Integer> on,
       boolean blind,
-      Map<Criterion, Map<Integer, Double>> scores) {
+      Map<Criterion, Map<Integer, Double>> scores,
+      @Nullable List<Integer> lookHours) {
     /** As the model takes it, and whether it is one. */
     SectionTrial toCore() {
       Map<Criterion, Map<String, Double>> named = new HashMap<>();
@@ -43,11 +47,15 @@ final class TrialJson {
     }
 
     Kept with(Map<Criterion, Map<Integer, Double>> other) {
-      return new Kept(products, on, blind, other);
+      return new Kept(products, on, blind, other, lookHours);
     }
   }
 
-  /** A trial to be begun. */
+  /**
+   * A trial to be begun.
+   *
+   * @param lookHours after so many hours one is reminded to score it
+   */
   record TrialForm(
       @NotNull(message = "Say on whose head.") UUID person,
       @NotNull(message = "Name two to four products.")
@@ -59,7 +67,13 @@ final class TrialJson {
       @NotNull(message = "Say on which sections.")
           @Size(min = 2, max = 4, message = "Two to four sections.")
           List<HeadSection> sections,
-      boolean blind) {}
+      boolean blind,
+      @Size(max = 6, message = "At most six times.")
+          @Nullable
+              List<
+                  @Min(value = 1, message = "After an hour at least.")
+                  @Max(value = 672, message = "Within four weeks.") Integer>
+              lookHours) {}
 
   /** Scores of each jar, by what was scored; what is not in it is not scored. */
   record ScoresForm(

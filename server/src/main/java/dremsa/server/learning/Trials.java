@@ -15,8 +15,11 @@ import dremsa.server.learning.TrialJson.TrialView;
 import dremsa.server.learning.TrialJson.TrialsView;
 import dremsa.server.learning.TrialJson.VerdictLine;
 import dremsa.server.people.People;
+import dremsa.server.reminders.Due;
+import dremsa.server.reminders.Reminders;
 import dremsa.server.wire.Stored;
 import java.security.SecureRandom;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -39,11 +42,13 @@ public class Trials {
 
   private final TrialRepository repository;
   private final People people;
+  private final Reminders reminders;
   private final Stored stored;
   private final Random lots = new SecureRandom();
 
-  Trials(TrialRepository repository, People people, Stored stored) {
+  Trials(TrialRepository repository, People people, Reminders reminders, Stored stored) {
     this.repository = repository;
+    this.reminders = reminders;
     this.people = people;
     this.stored = stored;
   }
@@ -131,6 +136,7 @@ public class Trials {
       List<String> named,
       List<HeadSection> sections,
       boolean blind,
+      List<Integer> lookHours,
       Instant now) {
     people.get(household, person);
     if (repository.countByHouseholdId(household) >= MOST) {
@@ -151,8 +157,44 @@ public class Trials {
             products,
             SectionTrial.lots(products.size(), sections.stream().distinct().toList(), lots),
             blind,
-            Map.of());
-    return repository.saveAndFlush(new TrialRow(household, person, now, stored.write(kept))).id();
+            Map.of(),
+            lookHours.stream().distinct().sorted().toList());
+    TrialRow row =
+        repository.saveAndFlush(new TrialRow(household, person, now, stored.write(kept)));
+    remind(row, now);
+    return row.id();
+  }
+
+  /** Says when a trial under way is to be looked at again; of one that is over nothing is said. */
+  private void remind(TrialRow row, Instant now) {
+    Kept kept = kept(row);
+    List<Due> dues = new ArrayList<>();
+    if (row.endedAt() == null && kept.lookHours() != null) {
+      String jars = "Score the jars on the head: " + kept.products().size() + " of them.";
+      for (int hours : kept.lookHours()) {
+        Instant at = row.begunAt().plus(Duration.ofHours(hours));
+        if (at.isAfter(now)) {
+          dues.add(
+              new Due(
+                  subject(row.id()) + ":" + hours,
+                  at,
+                  Due.Kind.NOW,
+                  "Look at the trial",
+                  jars,
+                  "/learn/trials"));
+        }
+      }
+    }
+    reminders.replace(row.householdId(), subject(row.id()), dues);
+  }
+
+  private static String subject(UUID trial) {
+    return "trial/" + trial;
+  }
+
+  /** After a backup was read in: reminders are told anew. */
+  void remindOfAll(UUID household, Instant now) {
+    repository.findByHouseholdIdOrderByBegunAtDesc(household).forEach(row -> remind(row, now));
   }
 
   /** What is in which jar. */
@@ -202,11 +244,13 @@ public class Trials {
     }
     row.ended(now);
     repository.saveAndFlush(row);
+    remind(row, now);
   }
 
   /** Takes a trial away. */
   @Transactional
   public void remove(UUID household, UUID id) {
+    reminders.replace(household, subject(id), List.of());
     repository.delete(row(household, id));
     repository.flush();
   }
