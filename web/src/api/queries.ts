@@ -397,15 +397,13 @@ export const useCauses = (asked: {
 export const usePractices = () =>
   useQuery({ queryKey: keys.practices, queryFn: () => ask(api.GET('/api/practices')) });
 
-/** A pot that is practised at; looked at as often as its time needs. */
+/** A pot that is practised at; looked at once a second, however fast its time goes. */
 export const usePractice = (id: string) =>
   useQuery({
     queryKey: keys.practice(id),
     queryFn: () => ask(api.GET('/api/practices/{id}', { params: { path: { id } } })),
-    refetchInterval: ({ state: { data } }) => {
-      if (!data || data.over || data.pace === 0) return false;
-      return data.pace > 1 ? 500 : 1000;
-    },
+    refetchInterval: ({ state: { data } }) =>
+      !data || data.over || data.pace === 0 ? false : 1000,
   });
 
 /** What is in the jars of a trial, for whoever fills them. */

@@ -21,8 +21,11 @@ final class Hearth {
   /** So near to the boil it bubbles, °C. */
   static final double NEAR_BOIL = 0.5;
 
-  /** A pot that is tended is looked at so often, min. */
+  /** A pot that is tended is looked at so often, min; after an hour no longer so closely. */
   private static final double WATCHED = 1.0 / 6;
+
+  private static final double WATCHED_LATER = 1;
+  private static final double LATER = 60;
 
   /** A thermometer in the steam of a boiling pot reads this much too little, °C; our estimate. */
   private static final double READ_BELOW_BOIL = 3;
@@ -261,7 +264,7 @@ final class Hearth {
         froth.stir();
       }
       Tending.Turn turn = tending.at(passed);
-      double until = Math.min(Math.min(passed + WATCHED, minutes), tending.next(passed));
+      double until = Math.min(Math.min(passed + watched(passed), minutes), tending.next(passed));
       double watts = turn.heat() * k.hobWatts;
       double began = pot.minute;
       double spare = boils() ? spare(watts, turn.lid()) : -1;
@@ -294,6 +297,10 @@ final class Hearth {
     if (!burnt && froth.caught() >= 1) {
       troubles.add(new Trouble.Burnt(at));
     }
+  }
+
+  private static double watched(double passed) {
+    return passed < LATER ? WATCHED : WATCHED_LATER;
   }
 
   private double stopAt(double watts) {

@@ -48,6 +48,9 @@ public final class PracticeRun {
   private StepFacts now = StepFacts.NONE;
   private @Nullable Dip dip;
 
+  /** Resolved once for all that is asked of a moment. */
+  private @Nullable Brew resolved;
+
   private PracticeRun(Exercise exercise, Materials materials, double second) {
     this.exercise = exercise;
     this.materials = materials;
@@ -82,9 +85,14 @@ public final class PracticeRun {
           exercise
               .choiceAt(step)
               .flatMap(choice -> choice.option(act.what()))
-              .ifPresent(option -> chosen.put(step, option));
+              .ifPresent(this::choose);
       case MEASURE -> dip = new Dip(act.second(), step, facts().with(step, factsAt(minute)));
     }
+  }
+
+  private void choose(Choice.Option option) {
+    chosen.put(step, option);
+    resolved = null;
   }
 
   private void turn(double minute, double to, boolean covered) {
@@ -137,7 +145,10 @@ public final class PracticeRun {
 
   /** The brew with what was chosen. */
   public Brew brew() {
-    return exercise.brew(materials, chosen);
+    if (resolved == null) {
+      resolved = exercise.brew(materials, chosen);
+    }
+    return resolved;
   }
 
   /** What happened in the steps that are done. */
