@@ -40,6 +40,9 @@ class ScreenshotsTest {
       laptop.go("/learn/kitchen");
       laptop.see("Figure by figure");
       laptop.picture(folder.resolve("taught.png"));
+      laptop.go("/learn/journal");
+      laptop.see("Write something down");
+      laptop.picture(folder.resolve("journal.png"));
       laptop.go("/choose");
       laptop.tap("Measure Lemon balm spray");
       laptop.see("keeps till");
@@ -56,9 +59,6 @@ class ScreenshotsTest {
       laptop.script("document.querySelectorAll('.standing')[1].click()");
       laptop.see("What happened to it");
       laptop.picture(folder.resolve("bottle.png"));
-      laptop.go("/tray");
-      laptop.see("To come");
-      laptop.picture(folder.resolve("tray.png"));
       laptop.tap("Use");
       laptop.see("What will be short");
       laptop.see("The plan");
@@ -67,9 +67,6 @@ class ScreenshotsTest {
       laptop.tap("The evening");
       laptop.see("In this order");
       laptop.picture(folder.resolve("evening.png"));
-      laptop.tap("People");
-      laptop.see("Whose hair");
-      laptop.picture(folder.resolve("people.png"));
       laptop.go("/kitchen");
       laptop.see("Pots, bowls and jars");
       laptop.picture(folder.resolve("kitchen.png"));
@@ -88,6 +85,27 @@ class ScreenshotsTest {
           "[...document.querySelectorAll('.lane-doors a')].find(a => a.textContent.includes('Fennel')).click()");
       phone.see("until it may be right");
       phone.picture(folder.resolve("run-phone.png"));
+      practice(phone);
+      phone.picture(folder.resolve("practice-phone.png"));
     }
+  }
+
+  /** A gel at the boil on full heat: it froths up. */
+  private static void practice(Browser phone) {
+    phone.go("/learn/practice");
+    phone.tap("Begin: To the bottom of the pot");
+    phone.see("Step 1 of");
+    phone.tap("Done: heat, stirring");
+    phone.see("Step 2 of");
+    phone.tap("Full");
+    phone.see("hob at 100 %");
+    phone.moveClock(255);
+    phone.tap("Stir to the bottom");
+    phone.tap("Done: boil gently, stirring");
+    phone.see("Step 3 of");
+    phone.moveClock(45);
+    phone.tap("held");
+    phone.see("roth");
+    phone.script("window.scrollTo(0, 0)");
   }
 }
