@@ -1070,6 +1070,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/journal/photos/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A photo of a head */
+        get: operations["photo_1"];
+        put?: never;
+        post?: never;
+        /** Take a photo of a head away */
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/journal/{id}": {
         parameters: {
             query?: never;
@@ -1082,7 +1100,7 @@ export interface paths {
         put: operations["rewrite"];
         post?: never;
         /** Take an entry away */
-        delete: operations["remove_1"];
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1601,7 +1619,7 @@ export interface paths {
         get: operations["page_1"];
         put: operations["tell_1"];
         post?: never;
-        delete: operations["remove_2"];
+        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1618,6 +1636,23 @@ export interface paths {
         put?: never;
         /** Hair was cut: a new line begins */
         post: operations["cut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/days/{day}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A photo of a head on a day, as JPEG or PNG; at most 12 MB and 12 of a day */
+        post: operations["add_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1935,7 +1970,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Take a practice away */
-        delete: operations["remove_3"];
+        delete: operations["remove_4"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2323,7 +2358,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Take a trial away */
-        delete: operations["remove_4"];
+        delete: operations["remove_5"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3824,6 +3859,7 @@ export interface components {
             title: string;
             says: string;
             entries: components["schemas"]["EntryView"][];
+            photos: components["schemas"]["PhotoLine"][];
         };
         JournalView: {
             /** Format: date */
@@ -8610,6 +8646,68 @@ export interface operations {
             };
         };
     };
+    photo_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     rewrite: {
         parameters: {
             query?: never;
@@ -8645,7 +8743,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    remove_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -9799,7 +9897,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query: {
                 version: number;
@@ -9854,6 +9952,51 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LengthsView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_4: {
+        parameters: {
+            query?: {
+                caption?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": {
+                    /** Format: binary */
+                    picture?: string;
+                };
+                "image/png": {
+                    /** Format: binary */
+                    picture?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenView"];
                 };
             };
             /** @description A problem detail (RFC 9457) */
@@ -10670,7 +10813,7 @@ export interface operations {
             };
         };
     };
-    remove_3: {
+    remove_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -11564,7 +11707,7 @@ export interface operations {
             };
         };
     };
-    remove_4: {
+    remove_5: {
         parameters: {
             query?: never;
             header?: never;

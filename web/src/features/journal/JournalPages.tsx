@@ -10,6 +10,7 @@ import { Loaded } from '../../kit/Loaded';
 import { WORDS } from '../../kit/words';
 import { LearnLinks } from '../learning/LearnLinks';
 import { Entries } from './Entries';
+import { HeadPhotos } from './HeadPhotos';
 import { Timelines } from './Timelines';
 import { WriteEntry } from './WriteEntry';
 import './journal.css';
@@ -113,6 +114,9 @@ function Page({ page, view, format }: { page: JournalPage; view: Journal; format
       <h2>{page.batch ? <Link to={`/learn/journal/${page.batch}`}>{title}</Link> : title}</h2>
       {page.says && <p>{page.says}</p>}
       <Entries entries={page.entries} format={format} />
+      {page.person && page.kind !== 'BATCH' && (
+        <HeadPhotos person={page.person} day={page.day} photos={page.photos} />
+      )}
       {page.kind === 'HEAD' &&
         (writing ? (
           <WriteEntry

@@ -69,6 +69,26 @@ test('an entry is taken away', async () => {
   await waitFor(() => expect(posted()[0]!.method).toBe('DELETE'));
 });
 
+test('a day on a head has photos; one is added, one taken out', async () => {
+  const page = JOURNAL.pages.find((p) => p.kind === 'HEAD')!;
+  const { posted } = inKitchen(<JournalPages />, {
+    ...recorded,
+    'GET /api/journal': {
+      ...JOURNAL,
+      pages: [{ ...page, photos: [{ id: 'p1', caption: '' }] }],
+    },
+    'DELETE /api/journal/photos/p1': { id: 'p1' },
+    [`POST /api/people/${page.person}/days/${page.day}/photos?caption=`]: { id: 'p2' },
+  });
+  expect(await screen.findByAltText('Photo 1 of that day')).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: 'Take photo 1 out' }));
+  await waitFor(() => expect(posted()).toHaveLength(1));
+  const file = document.querySelector<HTMLInputElement>('input[type=file]')!;
+  await userEvent.upload(file, new File(['x'], 'head.png', { type: 'image/png' }));
+  await waitFor(() => expect(posted()).toHaveLength(2));
+  expect(posted().map((s) => s.method)).toEqual(['DELETE', 'POST']);
+});
+
 test('of a formula its scores are drawn over time with their mean', async () => {
   inKitchen(<JournalPages />, recorded);
   await screen.findByRole('option', { name: 'Linseed styling gel' });

@@ -197,6 +197,27 @@ class JournalTest {
     assertThat(owner.get("/api/calibration").text("/state")).isIn("ASKED", "RUNNING", "DONE");
   }
 
+  @Test
+  void aDayOnAHeadHasPhotosDrawnAnew() throws java.io.IOException {
+    java.io.ByteArrayOutputStream jpeg = new java.io.ByteArrayOutputStream();
+    javax.imageio.ImageIO.write(new java.awt.image.BufferedImage(40, 30, 1), "jpg", jpeg);
+    String day = owner.get("/api/people").text("/today");
+    String path = "/api/people/" + ada + "/days/" + day + "/photos";
+    String id = fine(owner.upload(path, "image/jpeg", jpeg.toByteArray())).text("/id");
+    fine(write(Map.of("person", ada, "words", "see the picture")));
+    assertThat(journal("").at("/pages/0/photos/0/id").asString()).isEqualTo(id);
+    assertThat(owner.file("/api/journal/photos/" + id).status()).isEqualTo(200);
+    assertThat(owner.upload(path, "image/jpeg", new byte[] {1, 2, 3}).status()).isEqualTo(400);
+    assertThat(
+            owner
+                .upload(path.replace(day, "2090-01-01"), "image/jpeg", jpeg.toByteArray())
+                .text("/errors/0/field"))
+        .isEqualTo("day");
+    assertThat(Visitor.withHousehold().file("/api/journal/photos/" + id).status()).isEqualTo(404);
+    fine(owner.delete("/api/journal/photos/" + id));
+    assertThat(journal("").at("/pages/0/photos")).isEmpty();
+  }
+
   /** What is written out is known again when it is read in, and comes back where it is gone. */
   @Test
   void theJournalAndTheTrialsGoOutAsCsvAndComeBack() {

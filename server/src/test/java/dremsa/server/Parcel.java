@@ -94,6 +94,19 @@ final class Parcel {
     ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
     javax.imageio.ImageIO.write(image, "jpg", jpeg);
     owner.upload("/api/batches/" + run.text("/id") + "/photos", "image/jpeg", jpeg.toByteArray());
+    String day = owner.get("/api/people").text("/today");
+    assertThat(
+            owner
+                .upload(
+                    "/api/people/"
+                        + owner.get("/api/people").text("/people/0/id")
+                        + "/days/"
+                        + day
+                        + "/photos",
+                    "image/jpeg",
+                    jpeg.toByteArray())
+                .status())
+        .isEqualTo(200);
     Visitor.File file = owner.file("/api/backup.zip");
     assertThat(file.status()).isEqualTo(200);
     return file.bytes();

@@ -17,7 +17,7 @@ import tools.jackson.databind.node.ObjectNode;
 final class ArchiveForm1 {
   static final int VERSION = 1;
   static final String DATA = "household.json";
-  private static final String PHOTO_TABLE = "batch_photo";
+  private static final Set<String> PHOTO_TABLES = Set.of("batch_photo", "journal_photo");
 
   private final Archive.Entries entries;
   private final Archive.Visitor visitor;
@@ -78,7 +78,7 @@ final class ArchiveForm1 {
           throw new DamagedException("there are too many rows in it");
         }
         ObjectNode row = parser.readValueAsTree();
-        if (table.equals(PHOTO_TABLE) && row.path("id").isString()) {
+        if (PHOTO_TABLES.contains(table) && row.path("id").isString()) {
           wanted.add(Form.OwnId.parse(row.get("id").stringValue()));
         }
         visitor.row(table, row);

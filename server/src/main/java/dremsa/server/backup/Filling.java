@@ -33,7 +33,10 @@ final class Filling implements Archive.Visitor {
   private final List<Object[]> within = new ArrayList<>();
 
   /** Rows whose photo is still to come, by its new id. */
-  private final Map<UUID, Object[]> withPhoto = new HashMap<>();
+  private final Map<UUID, Waiting> withPhoto = new HashMap<>();
+
+  /** A row that waits for its photo. */
+  private record Waiting(KeptTable table, Object[] values) {}
 
   /**
    * @param which tables are written; rows of others are passed over
@@ -63,7 +66,7 @@ final class Filling implements Archive.Visitor {
     }
     Object[] values = values(table, row);
     if (table.picture().isPresent()) {
-      withPhoto.put(UUID.fromString((String) values[0]), values);
+      withPhoto.put(UUID.fromString((String) values[0]), new Waiting(table, values));
     } else {
       waiting.add(values);
       if (waiting.size() == TOGETHER) {
@@ -166,21 +169,13 @@ final class Filling implements Archive.Visitor {
   @Override
   public void photo(UUID id, byte[] content) {
     finishTable();
-    Object[] row = withPhoto.remove(ids.anew(id));
+    Waiting row = withPhoto.remove(ids.anew(id));
     if (row == null) {
       return;
     }
-    Object[] values = java.util.Arrays.copyOf(row, row.length + 1);
-    values[row.length] = content;
-    KeptTable table = pictured();
-    jdbc.update(insert(table, table.picture().orElseThrow().name()), values);
-  }
-
-  private KeptTable pictured() {
-    return tables.all().stream()
-        .filter(table -> table.picture().isPresent())
-        .findFirst()
-        .orElseThrow();
+    Object[] values = java.util.Arrays.copyOf(row.values(), row.values().length + 1);
+    values[row.values().length] = content;
+    jdbc.update(insert(row.table(), row.table().picture().orElseThrow().name()), values);
   }
 
   @Override

@@ -10,6 +10,7 @@ import dremsa.server.bench.RunJson.RunView;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Idempotency;
 import dremsa.server.http.Problem;
+import dremsa.server.pictures.Pictures;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -43,6 +44,7 @@ class StepController {
   private final Log log;
   private final Entries entries;
   private final Photos photos;
+  private final Pictures pictures;
   private final Follows follows;
   private final CoolingWays cooling;
   private final RunViews views;
@@ -56,6 +58,7 @@ class StepController {
       Log log,
       Entries entries,
       Photos photos,
+      Pictures pictures,
       Follows follows,
       CoolingWays cooling,
       RunViews views,
@@ -67,6 +70,7 @@ class StepController {
     this.log = log;
     this.entries = entries;
     this.photos = photos;
+    this.pictures = pictures;
     this.follows = follows;
     this.cooling = cooling;
     this.views = views;
@@ -320,7 +324,7 @@ class StepController {
       throw Problem.invalid(FieldProblem.of("caption", null, "At most 200 characters."));
     }
     // Drawn anew before the turn: others of the household need not wait for it.
-    byte[] clean = photos.clean(picture.getInputStream());
+    byte[] clean = pictures.clean(picture.getInputStream());
     return turns.take(
         member.household(),
         () -> {

@@ -17,6 +17,7 @@ import dremsa.server.journal.JournalJson.JournalView;
 import dremsa.server.journal.JournalJson.KeptEntry;
 import dremsa.server.journal.JournalJson.MeanView;
 import dremsa.server.journal.JournalJson.PageKind;
+import dremsa.server.journal.JournalJson.PhotoLine;
 import dremsa.server.journal.JournalJson.ScoreLine;
 import dremsa.server.journal.JournalJson.ScoredView;
 import dremsa.server.journal.JournalJson.TimelinePoint;
@@ -56,6 +57,7 @@ public class Journal {
   private static final LocalDate FIRST = LocalDate.of(2000, 1, 1);
 
   private final JournalRepository repository;
+  private final HeadPhotoRepository photos;
   private final Runs runs;
   private final People people;
   private final Households households;
@@ -64,6 +66,7 @@ public class Journal {
 
   Journal(
       JournalRepository repository,
+      HeadPhotoRepository photos,
       Runs runs,
       People people,
       Households households,
@@ -71,6 +74,7 @@ public class Journal {
       ApplicationEventPublisher events) {
     this.events = events;
     this.repository = repository;
+    this.photos = photos;
     this.runs = runs;
     this.people = people;
     this.households = households;
@@ -124,7 +128,8 @@ public class Journal {
         household,
         runs.brewedBetween(household.id(), from, to),
         people.onHeads(household, from, to),
-        repository.findByHouseholdIdAndDayBetweenOrderByDayDescId(household.id(), first, last));
+        repository.findByHouseholdIdAndDayBetweenOrderByDayDescId(household.id(), first, last),
+        photos.lines(household.id(), first, last));
   }
 
   private Gathered found(Household household, String words) {
@@ -133,7 +138,8 @@ public class Journal {
         runs.called(household.id(), words),
         people.onHeadsCalled(household, words),
         repository.findFirst100ByHouseholdIdAndContentContainingOrderByDayDescId(
-            household.id(), words));
+            household.id(), words),
+        List.of());
   }
 
   Map<UUID, String> names(UUID household) {
@@ -151,6 +157,7 @@ public class Journal {
     private final List<Runs.Brewed> brewed;
     private final List<People.OnHead> used;
     private final List<EntryRow> entries;
+    private final List<HeadPhotoRepository.Line> taken;
     private final Map<UUID, String> names;
     private final Map<UUID, Runs.Brewed> batches = new HashMap<>();
 
@@ -158,7 +165,9 @@ public class Journal {
         Household household,
         List<Runs.Brewed> brewed,
         List<People.OnHead> used,
-        List<EntryRow> entries) {
+        List<EntryRow> entries,
+        List<HeadPhotoRepository.Line> taken) {
+      this.taken = taken;
       this.household = household;
       this.used = used;
       this.entries = entries;
@@ -249,7 +258,8 @@ public class Journal {
           null,
           batch.name(),
           says,
-          entries);
+          entries,
+          List.of());
     }
 
     private JournalPage headPage(List<People.OnHead> uses, List<EntryView> entries) {
@@ -262,12 +272,28 @@ public class Journal {
           first.person(),
           names.getOrDefault(first.person(), ""),
           uses.stream().map(People.OnHead::name).distinct().collect(Collectors.joining(", ")),
-          entries);
+          entries,
+          photos(first.person(), first.day()));
     }
 
     private JournalPage notePage(EntryView first, List<EntryView> entries) {
       return new JournalPage(
-          PageKind.NOTE, first.day(), null, "", first.person(), first.name(), "", entries);
+          PageKind.NOTE,
+          first.day(),
+          null,
+          "",
+          first.person(),
+          first.name(),
+          "",
+          entries,
+          first.person() == null ? List.of() : photos(first.person(), first.day()));
+    }
+
+    private List<PhotoLine> photos(UUID person, LocalDate day) {
+      return taken.stream()
+          .filter(photo -> photo.person().equals(person) && photo.day().equals(day))
+          .map(photo -> new PhotoLine(photo.id(), photo.caption()))
+          .toList();
     }
 
     private EntryView view(EntryRow row) {

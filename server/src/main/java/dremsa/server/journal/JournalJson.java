@@ -113,7 +113,11 @@ final class JournalJson {
       @Nullable UUID person,
       String title,
       String says,
-      List<EntryView> entries) {}
+      List<EntryView> entries,
+      List<PhotoLine> photos) {}
+
+  /** A photo of a head on that day; those of a batch stand with it. */
+  record PhotoLine(UUID id, String caption) {}
 
   /** What can be scored. */
   record ScoredView(Criterion criterion, double least, double most, boolean lessIsBetter) {}

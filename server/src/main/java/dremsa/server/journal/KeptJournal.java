@@ -15,6 +15,7 @@ import org.springframework.stereotype.Component;
 @Component
 class KeptJournal implements KeptTables {
   private static final int LONGEST_NAME = 120;
+  private static final int LONGEST_CAPTION = 200;
   private static final int MONTH = 28;
 
   private final Stored stored;
@@ -36,6 +37,15 @@ class KeptJournal implements KeptTables {
                 Column.json("content", text -> stored.read(text, KeptEntry.class)),
                 Column.version())
             .atMost(Journal.MOST),
+        KeptTable.of(
+            "journal_photo",
+            "taken_at, caption",
+            Column.id(),
+            Column.reference("person_id", "person"),
+            Column.day("day"),
+            Column.moment("taken_at"),
+            Column.text("caption", LONGEST_CAPTION),
+            Column.picture("content")),
         KeptTable.of(
                 "course",
                 "from_day, person_id",
