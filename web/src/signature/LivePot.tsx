@@ -68,7 +68,7 @@ export function LivePot({ pot, heat, lid, onHob, looks }: Props) {
         )}
       </g>
       {pot.froth > 0.04 && (
-        <g className="moves" fill="var(--linen)" stroke="var(--ink-soft)" strokeWidth="1.5">
+        <g className="moves" fill="var(--steam)" stroke="var(--ink-soft)" strokeWidth="1.5">
           <rect x={x0 + 3} y={level - froth} width={x1 - x0 - 6} height={froth + 4} stroke="none" />
           {Array.from({ length: Math.floor((x1 - x0) / 18) }, (_, i) => (
             <circle
