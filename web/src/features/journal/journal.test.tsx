@@ -156,6 +156,57 @@ test('two are chosen side by side, and what can be told stands below', async () 
   expect(await screen.findByText('Choose two that are not the same.')).toBeTruthy();
 });
 
+const OWN = recorded['GET /api/formulas/own-1'];
+const VERSUS = recorded['GET /api/versus?left=own-1&right=own-1&leftVersion=1&rightVersion=2'];
+
+/** The household's own spray, its first version beside its second. */
+async function bothVersions(more = {}) {
+  const view = inKitchen(<VersusPage />, {
+    ...recorded,
+    'GET /api/formulas': [
+      ...recorded['GET /api/formulas'],
+      { ...recorded['GET /api/formulas'][0], id: 'own-1', name: OWN.formula.name },
+    ],
+    'GET /api/waste?months=12': {
+      months: [],
+      formulas: [{ formulaId: 'own-1', name: '', brewedMl: 1000, thrownMl: 250 }],
+    },
+    'GET /api/versus?left=own-1&right=own-1&leftVersion=1': VERSUS,
+    ...more,
+  });
+  await screen.findAllByRole('option', { name: OWN.formula.name });
+  await userEvent.selectOptions(screen.getByLabelText('This'), 'own-1');
+  await userEvent.selectOptions(await screen.findByLabelText('This: which version'), 'own-1@1');
+  await userEvent.selectOptions(screen.getByLabelText('And this'), 'own-1');
+  await userEvent.selectOptions(await screen.findByLabelText('And this: which version'), 'own-1@2');
+  return view;
+}
+
+test('two versions stand side by side: foretold, measured, judged', async () => {
+  await bothVersions();
+  const table = await screen.findByRole('table');
+  const row = (name: string) => within(table).getByRole('row', { name: new RegExp(`^${name}`) });
+  expect(within(row('Measured')).getAllByText(/% \(.*\) of what was foretold/)).toHaveLength(2);
+  expect(within(row('Thrown away in a year')).getAllByText(/250 mL of 1000 mL/)).toHaveLength(2);
+  expect(row('Softness').querySelectorAll('svg.mean-bar circle')).toHaveLength(2);
+  const told = screen.getByRole('region', { name: 'What can be told' });
+  const settled = VERSUS.judged.find((j) => j.settled)!;
+  expect(within(told).getByText(settled.words).tagName).toBe('B');
+});
+
+test('the better version is kept in one tap', async () => {
+  const { posted } = await bothVersions({
+    'PUT /api/formulas/own-1': { id: 'own-1', version: 9, formula: OWN.formula },
+  });
+  await userEvent.click(await screen.findByRole('button', { name: /^Keep this one: .*version 1/ }));
+  await waitFor(() => expect(posted().some((s) => s.method === 'PUT')).toBe(true));
+  const kept = OWN.kept.find((k) => k.number === 1)!;
+  expect(posted().find((s) => s.method === 'PUT')!.body).toEqual({
+    formula: kept.formula,
+    version: OWN.version,
+  });
+});
+
 test('what is wrong is asked of the model, and told with its cure', async () => {
   inKitchen(<CausesPage />, recorded);
   await screen.findByRole('option', { name: 'Linseed styling gel' });

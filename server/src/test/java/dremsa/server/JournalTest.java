@@ -218,6 +218,46 @@ class JournalTest {
     assertThat(journal("").at("/pages/0/photos")).isEmpty();
   }
 
+  /**
+   * Scores count for the version that was brewed; each is named, and one that was not kept is not.
+   */
+  @Test
+  void twoVersionsOfAFormulaAreToldApart() {
+    Visitor.Answer own =
+        owner.post("/api/formulas", Map.of("copyOf", "linseed-gel", "name", "Our gel"));
+    String id = own.text("/id");
+    String path = "/api/formulas/" + id;
+    fine(owner.post(path + "/versions", Map.of("note", "first")));
+    for (int i = 0; i < 3; i++) {
+      fine(write(Map.of("batch", batch(id), "scores", Map.of("HOLD", 2))));
+    }
+    JsonNode view = owner.get(path).body();
+    tools.jackson.databind.node.ObjectNode formula =
+        (tools.jackson.databind.node.ObjectNode) view.get("formula").deepCopy();
+    ((tools.jackson.databind.node.ObjectNode) formula.at("/ingredients/1")).put("parts", 100);
+    fine(owner.put(path, Map.of("version", view.get("version").asLong(), "formula", formula)));
+    fine(owner.post(path + "/versions", Map.of("note", "more seed")));
+    for (int i = 0; i < 3; i++) {
+      fine(write(Map.of("batch", batch(id), "scores", Map.of("HOLD", 5))));
+    }
+
+    Visitor.Answer versus =
+        fine(
+            owner.get("/api/versus?left=" + id + "&leftVersion=1&right=" + id + "&rightVersion=2"));
+
+    assertThat(versus.at("/left/batches").asInt()).isEqualTo(3);
+    assertThat(versus.at("/right/batches").asInt()).isEqualTo(3);
+    assertThat(versus.at("/judged/0/left/value").asDouble()).isEqualTo(2);
+    assertThat(versus.at("/judged/0/right/value").asDouble()).isEqualTo(5);
+    assertThat(versus.text("/judged/0/words")).endsWith("it was better with version 2.");
+    assertThat(versus.at("/left/handsMinutes").asDouble()).isPositive();
+    assertThat(
+            owner
+                .get("/api/versus?left=" + id + "&leftVersion=1&right=" + id + "&rightVersion=7")
+                .status())
+        .isEqualTo(404);
+  }
+
   /** What is written out is known again when it is read in, and comes back where it is gone. */
   @Test
   void theJournalAndTheTrialsGoOutAsCsvAndComeBack() {
