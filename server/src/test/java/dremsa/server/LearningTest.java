@@ -162,4 +162,32 @@ class LearningTest {
 
     assertThat(learned().at("/batches")).isEmpty();
   }
+
+  /**
+   * What was said of how thick batches were flows back as any other figure, and goes when unsaid.
+   */
+  @Test
+  void howThickBatchesWereFoundTeachesTheirGumUntilItIsTakenBack() {
+    List<String> said = new ArrayList<>();
+    for (int i = 0; i < 4; i++) {
+      String batch = brewed(0.95).text("/id");
+      Visitor.Answer written =
+          owner.post("/api/journal", Map.of("batch", batch, "thickness", "STIFF"));
+      assertThat(written.status()).as(written.body().toString()).isEqualTo(200);
+      said.add(written.text("/id"));
+    }
+    JsonNode power = figure(learned(), "material/linseed/GUM_POWER");
+    assertThat(power.at("/after/value").asDouble())
+        .isGreaterThan(1.1 * power.at("/before/value").asDouble());
+    assertThat(power.at("/after/source").asString())
+        .isEqualTo("learned in your kitchen from 4 batches");
+    said.forEach(id -> assertThat(owner.delete("/api/journal/" + id).status()).isEqualTo(200));
+    assertThat(
+            learned()
+                .at("/figures")
+                .valueStream()
+                .map(each -> each.get("knob").asString())
+                .toList())
+        .doesNotContain("material/linseed/GUM_POWER");
+  }
 }

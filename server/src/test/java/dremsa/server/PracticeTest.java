@@ -189,4 +189,42 @@ class PracticeTest {
     assertThat(List.of(owner.delete(path(free)).status(), owner.get(path(free)).status()))
         .containsExactly(200, 404);
   }
+
+  /** Whatever is done, the acts are the state: read back after a restore it is the same pot. */
+  @Test
+  void aPracticeInABackupIsTheSamePot() {
+    JsonNode hot = act(next(begin("too-soon")), "HEAT", "", 1);
+    hot = pass(hot, 2);
+    hot = fine(owner.put(path(hot) + "/pace", Map.of("version", version(hot), "pace", 0)));
+    byte[] file = owner.file("/api/backup.zip").bytes();
+    Visitor other = Visitor.withHousehold();
+    assertThat(other.upload("/api/restore", "application/zip", file).status()).isEqualTo(200);
+    String id = other.get("/api/practices").text("/practices/0/id");
+    JsonNode again = other.get("/api/practices/" + id).body();
+    assertThat(again.get("looks")).isEqualTo(look(hot).get("looks"));
+    assertThat(again.get("pot")).isEqualTo(look(hot).get("pot"));
+    assertThat(again.get("step").asInt()).isEqualTo(1);
+    // It goes on from there.
+    Visitor.Answer more =
+        other.post(
+            "/api/practices/" + id + "/acts",
+            Map.of("version", again.get("version").asLong(), "kind", "STIR"));
+    assertThat(more.status()).as(more.body().toString()).isEqualTo(200);
+  }
+
+  @Test
+  void theHouseholdsOldestPracticesMakeRoom() {
+    JsonNode first = begin("yellow-sap");
+    for (int step = 0; step < 7; step++) {
+      first = next(first);
+    }
+    assertThat(first.get("over").asBoolean()).isTrue();
+    assertThat(first.at("/debrief/reached/1/ok").asBoolean()).isFalse();
+    for (int i = 0; i < 300; i++) {
+      begin("yellow-sap");
+    }
+    JsonNode all = fine(owner.get("/api/practices")).get("practices");
+    assertThat(all).hasSize(300);
+    assertThat(owner.get(path(first)).status()).isEqualTo(404);
+  }
 }
