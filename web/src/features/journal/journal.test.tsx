@@ -89,6 +89,49 @@ test('a day on a head has photos; one is added, one taken out', async () => {
   expect(posted().map((s) => s.method)).toEqual(['DELETE', 'POST']);
 });
 
+test('a day on a head is judged for that head and that day', async () => {
+  const page = JOURNAL.pages.find((p) => p.kind === 'HEAD')!;
+  const { posted } = inKitchen(<JournalPages />, {
+    ...recorded,
+    'GET /api/journal': { ...JOURNAL, pages: [page] },
+    'POST /api/journal': { id: 'e1' },
+  });
+  await userEvent.click(await screen.findByRole('button', { name: `How was it, ${page.title}?` }));
+  const form = screen.getAllByRole('form', { name: 'Write something down' })[0]!;
+  await userEvent.type(within(form).getByLabelText('In your words'), 'Light');
+  await userEvent.click(within(form).getByRole('button', { name: 'Write it down' }));
+  await waitFor(() => expect(posted()).toHaveLength(1));
+  expect(posted()[0]!.body).toMatchObject({ person: page.person, day: page.day, words: 'Light' });
+});
+
+test('earlier pages are a tap away, and the way back', async () => {
+  const until = JOURNAL.earlier!;
+  const { sent } = inKitchen(<JournalPages />, {
+    ...recorded,
+    [`GET /api/journal?until=${until}`]: { ...JOURNAL, pages: [], earlier: undefined },
+  });
+  await userEvent.click(await screen.findByRole('button', { name: 'Earlier' }));
+  expect(await screen.findByText(/Nothing was brewed, used or written down here/)).toBeTruthy();
+  expect(screen.queryByRole('button', { name: 'Earlier' })).toBeNull();
+  await userEvent.click(screen.getByRole('button', { name: 'Back to today' }));
+  expect(await screen.findByRole('button', { name: 'Earlier' })).toBeTruthy();
+  expect(sent.filter((s) => s.path.includes('until='))).toHaveLength(1);
+});
+
+test('words are sought once they are typed, and what is not there is said', async () => {
+  const { sent } = inKitchen(<JournalPages />, {
+    ...recorded,
+    'GET /api/journal?words=spoon': { ...JOURNAL, pages: [], earlier: undefined },
+  });
+  await userEvent.type(await screen.findByLabelText('Find'), 'spoon');
+  expect(await screen.findByText('Nothing says that.')).toBeTruthy();
+  // Not once a letter.
+  expect(sent.filter((s) => s.path.includes('words=')).length).toBeLessThan(3);
+  expect(screen.getByRole('link', { name: 'All of it as CSV' }).getAttribute('href')).toBe(
+    '/api/tables/journal.csv',
+  );
+});
+
 test('of a formula its scores are drawn over time with their mean', async () => {
   inKitchen(<JournalPages />, recorded);
   await screen.findByRole('option', { name: 'Linseed styling gel' });

@@ -178,3 +178,15 @@ test('exercises tell what is asked and how it went so far; any formula is practi
   await userEvent.click(screen.getByRole('button', { name: 'Practise it' }));
   await waitFor(() => expect(posted()[0]!.body).toEqual({ formula: 'linseed-gel' }));
 });
+
+test('what is asked and the steps stand in a fold, with the present one marked', async () => {
+  shown({ measured: { celsius: 82.4, ph: 6.94, minutesAgo: 3.5 } });
+  await userEvent.click(await screen.findByText('What is asked, and the steps'));
+  const steps = screen.getAllByRole('listitem').filter((l) => l.getAttribute('aria-current'));
+  expect(steps).toHaveLength(1);
+  expect(steps[0]!.textContent).toContain(POT.steps[POT.step]!.headline);
+  for (const aim of POT.aims) expect(screen.getAllByText(aim.wanted).length).toBeGreaterThan(0);
+  // What was read stays as it was read, and says when.
+  expect(screen.getByText('82 °C')).toBeTruthy();
+  expect(screen.getByText('3:30 min ago, by thermometer and strip')).toBeTruthy();
+});
