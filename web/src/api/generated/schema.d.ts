@@ -4779,6 +4779,8 @@ export interface components {
             id: string;
             /** Format: int64 */
             version: number;
+            /** Format: uuid */
+            person?: string;
             exercise: string;
             title: string;
             task: string;

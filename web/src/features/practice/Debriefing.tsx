@@ -72,7 +72,15 @@ function Again({ practice }: { practice: Practice }) {
   const client = useQueryClient();
   const go = useNavigate();
   const again = useMutation({
-    mutationFn: () => ask(api.POST('/api/practices', { body: { exercise: practice.exercise } })),
+    mutationFn: () =>
+      ask(
+        api.POST('/api/practices', {
+          body: {
+            exercise: practice.exercise,
+            ...(practice.person && { person: practice.person }),
+          },
+        }),
+      ),
     onSuccess: (made) => {
       client.setQueryData(keys.practice(made.id), made);
       void go(`/learn/practice/${made.id}`);

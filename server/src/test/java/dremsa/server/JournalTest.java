@@ -110,6 +110,12 @@ class JournalTest {
 
     assertThat(journal("?words=spoon").get("pages")).hasSize(1);
     assertThat(journal("?words=nowhere").get("pages")).isEmpty();
+    // The form that keeps an entry is not what was written.
+    for (String kept : List.of("schemaVersion", "scores", "beside", "SLIP")) {
+      assertThat(journal("?words=" + kept).get("pages")).as(kept).isEmpty();
+    }
+    assertThat(journal("?words=SPOON").get("pages")).hasSize(1);
+    assertThat(journal("?words=%25").get("pages")).isEmpty();
     assertThat(journal("?words=Linseed").at("/pages/0/title").asString())
         .isEqualTo("Linseed styling gel");
     JsonNode ofGel = journal("?formula=linseed-gel");

@@ -94,6 +94,8 @@ class PracticeTest {
     fine(owner.post("/api/practices", Map.of("exercise", "through-paper", "person", ada)));
 
     JsonNode all = fine(owner.get("/api/practices"));
+    String hers = "/api/practices/" + all.at("/practices/0/id").asString();
+    assertThat(owner.get(hers).text("/person")).isEqualTo(ada);
 
     JsonNode exercise =
         all.get("exercises")

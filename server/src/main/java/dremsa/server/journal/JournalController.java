@@ -32,12 +32,15 @@ class JournalController {
   private static final int LONGEST_SEARCH = 80;
 
   private final Journal journal;
+  private final JournalLayout pages;
   private final Courses courses;
   private final Versus versus;
   private final Households households;
 
-  JournalController(Journal journal, Courses courses, Versus versus, Households households) {
+  JournalController(
+      Journal journal, JournalLayout pages, Courses courses, Versus versus, Households households) {
     this.journal = journal;
+    this.pages = pages;
     this.courses = courses;
     this.versus = versus;
     this.households = households;
@@ -53,7 +56,7 @@ class JournalController {
       @RequestParam(required = false) @Nullable String words) {
     String sought =
         words == null ? null : words.substring(0, Math.min(words.length(), LONGEST_SEARCH));
-    return journal.pages(member.household(), new Journal.Look(until, person, formula, sought));
+    return pages.of(member.household(), new JournalLayout.Look(until, person, formula, sought));
   }
 
   @Operation(summary = "What was written down of a batch")

@@ -6,13 +6,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface JournalRepository extends JpaRepository<EntryRow, UUID> {
   List<EntryRow> findByHouseholdIdAndDayBetweenOrderByDayDescId(
       UUID household, LocalDate from, LocalDate to);
 
-  List<EntryRow> findFirst100ByHouseholdIdAndContentContainingOrderByDayDescId(
-      UUID household, String words);
+  /** In whose words these stand, the newest first, at most 100; not in the form that keeps them. */
+  @Query(
+      nativeQuery = true,
+      value =
+          "select * from journal_entry where household_id = :household"
+              + " and locate(:words, json_value(content, '$.words')) > 0"
+              + " order by `day` desc, id limit 100")
+  List<EntryRow> saying(String household, String words);
 
   List<EntryRow> findByHouseholdIdAndPersonIdOrderByDayAscId(UUID household, UUID person);
 

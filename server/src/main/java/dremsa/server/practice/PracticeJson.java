@@ -187,6 +187,7 @@ final class PracticeJson {
   /**
    * A practice as it stands.
    *
+   * @param person whose practice it is; null for nobody's
    * @param pace 0 while it is held
    * @param leftAlone nobody did anything for an hour: its time is held
    * @param minute since the first step began, of the pot's time
@@ -197,6 +198,7 @@ final class PracticeJson {
   record PracticeView(
       UUID id,
       long version,
+      @Nullable UUID person,
       String exercise,
       String title,
       String task,

@@ -30,6 +30,7 @@ import dremsa.server.practice.PracticeJson.WayView;
 import dremsa.server.practice.PracticeJson.WaysView;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -52,6 +53,7 @@ final class PracticeViews {
     return new PracticeView(
         row.id(),
         row.version(),
+        row.personId(),
         exercise.id(),
         exercise.title(),
         exercise.task(),
@@ -118,7 +120,7 @@ final class PracticeViews {
     return new WaysView(
         choice.asks(),
         choice.options().stream()
-            .sorted(java.util.Comparator.comparing(Choice.Option::key))
+            .sorted(Comparator.comparing(Choice.Option::key))
             .map(
                 option ->
                     new WayView(
