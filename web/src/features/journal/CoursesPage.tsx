@@ -2,7 +2,7 @@ import { Button, NumberInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, keys, type Courses } from '../../api/client';
-import { useCourses, useFormulas, usePeople } from '../../api/queries';
+import { useCourses, useFormulas } from '../../api/queries';
 import { Choice } from '../../kit/Choice';
 import { said } from '../../kit/fields';
 import { useFormat, type Format } from '../../kit/format';
@@ -11,7 +11,7 @@ import { tell } from '../../kit/states';
 import { Trouble } from '../../kit/Trouble';
 import { WORDS } from '../../kit/words';
 import { LearnLinks } from '../learning/LearnLinks';
-import { NoHeads } from '../people/NoHeads';
+import { OfHeads, WhoseHead } from '../people/OfHeads';
 import './journal.css';
 
 type Course = Courses['courses'][number];
@@ -20,40 +20,35 @@ const DAY = 86_400_000;
 
 /** Learn: a brew used in a rhythm for some weeks, and what can be told of it. */
 export function CoursesPage() {
-  const people = usePeople();
   const courses = useCourses();
   const format = useFormat();
   return (
     <main className="page" id="main">
       <LearnLinks />
-      <Loaded of={people}>
-        {({ people: heads }) =>
-          heads.length === 0 ? (
-            <NoHeads title="On whose head?" />
-          ) : (
-            <Loaded of={courses}>
-              {(view) => (
-                <div className="stack wide">
-                  <h1>Courses</h1>
-                  <p>
-                    A brew in a rhythm for some weeks. Wash days tick it; what you score in the
-                    journal before it and in its second half is held side by side.
-                  </p>
-                  {view.courses.map((c) => (
-                    <OneCourse
-                      key={`${c.id}/${c.version}`}
-                      course={c}
-                      today={view.today}
-                      format={format}
-                    />
-                  ))}
-                  <Begin heads={heads} />
-                </div>
-              )}
-            </Loaded>
-          )
-        }
-      </Loaded>
+      <OfHeads title="On whose head?">
+        {(heads) => (
+          <Loaded of={courses}>
+            {(view) => (
+              <div className="stack wide">
+                <h1>Courses</h1>
+                <p>
+                  A brew in a rhythm for some weeks. Wash days tick it; what you score in the
+                  journal before it and in its second half is held side by side.
+                </p>
+                {view.courses.map((c) => (
+                  <OneCourse
+                    key={`${c.id}/${c.version}`}
+                    course={c}
+                    today={view.today}
+                    format={format}
+                  />
+                ))}
+                <Begin heads={heads} />
+              </div>
+            )}
+          </Loaded>
+        )}
+      </OfHeads>
     </main>
   );
 }
@@ -171,12 +166,7 @@ function Begin({ heads }: { heads: { id: string; name: string }[] }) {
     >
       <h2>Begin a course</h2>
       <div className="row end">
-        <Choice
-          label="On whose head"
-          data={heads.map((h) => ({ value: h.id, label: h.name }))}
-          value={person}
-          onChange={setPerson}
-        />
+        <WhoseHead heads={heads} value={person} onChange={setPerson} />
         <Choice
           label="Of which brew"
           placeholder="choose"

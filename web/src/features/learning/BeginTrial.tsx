@@ -2,10 +2,10 @@ import { Button, Checkbox, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, keys, type Trial } from '../../api/client';
-import { Choice } from '../../kit/Choice';
 import { said } from '../../kit/fields';
 import { Trouble } from '../../kit/Trouble';
 import { capital, WORDS } from '../../kit/words';
+import { WhoseHead } from '../people/OfHeads';
 
 type Section = Trial['on'][number]['section'];
 const ALL = Object.keys(WORDS.headSections) as Section[];
@@ -56,12 +56,7 @@ export function BeginTrial({ heads }: { heads: { id: string; name: string }[] })
     >
       <h2>Begin a trial</h2>
       <div className="row end">
-        <Choice
-          label="On whose head"
-          data={heads.map((h) => ({ value: h.id, label: h.name }))}
-          value={person}
-          onChange={setPerson}
-        />
+        <WhoseHead heads={heads} value={person} onChange={setPerson} />
         {products.map((p, i) => (
           <TextInput
             key={i}

@@ -1,12 +1,11 @@
 import { Button } from '@mantine/core';
 import { useSearchParams } from 'react-router';
 import type { Lengths } from '../../api/client';
-import { useLengths, usePeople } from '../../api/queries';
+import { useLengths } from '../../api/queries';
 import { useFormat, type Format } from '../../kit/format';
-import { Loaded } from '../../kit/Loaded';
 import { Failed, Waiting } from '../../kit/states';
 import { capital, WORDS } from '../../kit/words';
-import { NoHeads } from '../people/NoHeads';
+import { OfHeads } from '../people/OfHeads';
 import { GrowthLine } from './GrowthLine';
 import { LearnLinks } from './LearnLinks';
 import { MeasureHair } from './MeasureHair';
@@ -15,15 +14,10 @@ import './learning.css';
 
 /** Learn: how long hair is on each section of a head, and how fast it gets longer. */
 export function LengthsPage() {
-  const people = usePeople();
   return (
     <main className="page" id="main">
       <LearnLinks />
-      <Loaded of={people}>
-        {({ people: heads }) =>
-          heads.length === 0 ? <NoHeads title="Whose hair?" /> : <Whose heads={heads} />
-        }
-      </Loaded>
+      <OfHeads title="Whose hair?">{(heads) => <Whose heads={heads} />}</OfHeads>
     </main>
   );
 }

@@ -1,9 +1,9 @@
-import { usePeople, useTrials } from '../../api/queries';
+import { useTrials } from '../../api/queries';
 import type { Trials } from '../../api/client';
 import { figure, useFormat, type Format } from '../../kit/format';
 import { Loaded } from '../../kit/Loaded';
 import { WORDS } from '../../kit/words';
-import { NoHeads } from '../people/NoHeads';
+import { OfHeads } from '../people/OfHeads';
 import { BeginTrial } from './BeginTrial';
 import { LearnLinks } from './LearnLinks';
 import { OpenTrial } from './OpenTrial';
@@ -11,44 +11,39 @@ import './learning.css';
 
 /** Learn: products side by side on sections of one head, and what several such trials say. */
 export function TrialsPage() {
-  const people = usePeople();
   const trials = useTrials();
   const format = useFormat();
   return (
     <main className="page" id="main">
       <LearnLinks />
-      <Loaded of={people}>
-        {({ people: heads }) =>
-          heads.length === 0 ? (
-            <NoHeads title="On whose head?" />
-          ) : (
-            <Loaded of={trials}>
-              {(view) => (
-                <>
-                  <h1>Side by side on one head</h1>
-                  <p>
-                    One trial tells little. Several of the same products are judged together, and
-                    what chance alone would make is said beside.
-                  </p>
-                  <Verdicts view={view} />
-                  {view.trials
-                    .filter((t) => !t.endedAt)
-                    .map((t) => (
-                      <OpenTrial
-                        key={`${t.id}/${t.version}`}
-                        trial={t}
-                        criteria={view.criteria}
-                        format={format}
-                      />
-                    ))}
-                  <BeginTrial heads={heads} />
-                  <Over view={view} format={format} />
-                </>
-              )}
-            </Loaded>
-          )
-        }
-      </Loaded>
+      <OfHeads title="On whose head?">
+        {(heads) => (
+          <Loaded of={trials}>
+            {(view) => (
+              <>
+                <h1>Side by side on one head</h1>
+                <p>
+                  One trial tells little. Several of the same products are judged together, and what
+                  chance alone would make is said beside.
+                </p>
+                <Verdicts view={view} />
+                {view.trials
+                  .filter((t) => !t.endedAt)
+                  .map((t) => (
+                    <OpenTrial
+                      key={`${t.id}/${t.version}`}
+                      trial={t}
+                      criteria={view.criteria}
+                      format={format}
+                    />
+                  ))}
+                <BeginTrial heads={heads} />
+                <Over view={view} format={format} />
+              </>
+            )}
+          </Loaded>
+        )}
+      </OfHeads>
     </main>
   );
 }

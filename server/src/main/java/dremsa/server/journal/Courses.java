@@ -60,7 +60,7 @@ public class Courses {
   CoursesView all(UUID id) {
     Household household = households.of(id);
     LocalDate today = households.today(household);
-    Map<UUID, String> names = journal.names(id);
+    Map<UUID, String> names = people.names(id);
     return new CoursesView(
         today,
         repository.findByHouseholdIdOrderByFromDayDescId(id).stream()

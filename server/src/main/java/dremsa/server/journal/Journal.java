@@ -22,7 +22,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -58,11 +57,6 @@ public class Journal {
     this.stored = stored;
   }
 
-  Map<UUID, String> names(UUID household) {
-    return people.all(household).stream()
-        .collect(Collectors.toMap(People.Known::id, known -> known.person().name()));
-  }
-
   KeptEntry kept(EntryRow row) {
     return stored.read(row.content(), KeptEntry.class);
   }
@@ -94,7 +88,7 @@ public class Journal {
     if (found.isEmpty()) {
       throw Problem.notFound("batch");
     }
-    Map<UUID, String> names = names(household);
+    Map<UUID, String> names = people.names(household);
     return repository
         .findByHouseholdIdAndBatchIdInOrderByDayAscId(household, List.of(batch))
         .stream()

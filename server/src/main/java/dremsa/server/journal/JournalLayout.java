@@ -152,7 +152,7 @@ class JournalLayout {
       this.household = household;
       this.used = used;
       this.entries = entries;
-      this.names = journal.names(household.id());
+      this.names = people.names(household.id());
       List<Runs.Brewed> all = new ArrayList<>(brewed);
       Set<UUID> there =
           brewed.stream().map(Runs.Brewed::id).collect(Collectors.toCollection(LinkedHashSet::new));

@@ -22,7 +22,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -81,10 +80,7 @@ class JournalTable implements HouseholdTable {
   public Taking begin(UUID household, Instant now) {
     Household keeper = households.of(household);
     LocalDate today = keeper.day(now);
-    Map<String, UUID> names =
-        people.all(household).stream()
-            .collect(
-                Collectors.toMap(known -> known.person().name(), People.Known::id, (a, b) -> a));
+    Map<String, UUID> names = people.byName(household);
     Set<String> there = new HashSet<>();
     repository
         .findByHouseholdIdAndDayBetweenOrderByDayDescId(household, LocalDate.EPOCH, today)

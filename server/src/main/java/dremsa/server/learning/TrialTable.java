@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /**
@@ -61,10 +60,7 @@ class TrialTable implements HouseholdTable {
   @Override
   public Taking begin(UUID id, Instant now) {
     Household household = households.of(id);
-    Map<String, UUID> names =
-        people.all(id).stream()
-            .collect(
-                Collectors.toMap(known -> known.person().name(), People.Known::id, (a, b) -> a));
+    Map<String, UUID> names = people.byName(id);
     Set<String> there = new HashSet<>();
     repository
         .findByHouseholdIdOrderByBegunAtDesc(id)

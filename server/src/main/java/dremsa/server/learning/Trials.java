@@ -31,7 +31,6 @@ import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -56,9 +55,7 @@ public class Trials {
   /** All of a household. */
   @Transactional(readOnly = true)
   public TrialsView all(UUID household) {
-    Map<UUID, String> names =
-        people.all(household).stream()
-            .collect(Collectors.toMap(People.Known::id, known -> known.person().name()));
+    Map<UUID, String> names = people.names(household);
     List<TrialRow> rows = repository.findByHouseholdIdOrderByBegunAtDesc(household);
     return new TrialsView(
         rows.stream().map(row -> view(row, names.getOrDefault(row.personId(), ""))).toList(),

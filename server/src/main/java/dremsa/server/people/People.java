@@ -164,6 +164,20 @@ public class People {
         used);
   }
 
+  /** Ids by name, for tables that name people; of two with one name the first that came. */
+  @Transactional(readOnly = true)
+  public Map<String, UUID> byName(UUID household) {
+    return repository.findByHouseholdIdOrderByMadeAtAscNameAsc(household).stream()
+        .collect(Collectors.toMap(PersonRow::name, PersonRow::id, (first, later) -> first));
+  }
+
+  /** Names by id. */
+  @Transactional(readOnly = true)
+  public Map<UUID, String> names(UUID household) {
+    return repository.findByHouseholdIdOrderByMadeAtAscNameAsc(household).stream()
+        .collect(Collectors.toMap(PersonRow::id, PersonRow::name));
+  }
+
   /**
    * Something that came on a head.
    *

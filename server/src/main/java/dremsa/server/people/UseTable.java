@@ -94,10 +94,7 @@ class UseTable implements HouseholdTable {
   @Override
   public Taking begin(UUID household, Instant now) {
     Household keeper = households.of(household);
-    Map<String, UUID> byName =
-        people.all(household).stream()
-            .collect(
-                Collectors.toMap(known -> known.person().name(), People.Known::id, (a, b) -> a));
+    Map<String, UUID> byName = people.byName(household);
     Set<String> there = new HashSet<>(known(household));
     return row -> take(keeper, byName, there, row, now);
   }

@@ -68,8 +68,7 @@ public class Practices {
   @Transactional(readOnly = true)
   PracticesView all(UUID household) {
     List<PracticeRow> rows = repository.findByHouseholdIdOrderByBegunAtDesc(household);
-    Map<UUID, String> names = new HashMap<>();
-    people.all(household).forEach(known -> names.put(known.id(), known.person().name()));
+    Map<UUID, String> names = people.names(household);
     return new PracticesView(
         Exercises.all().stream()
             .map(
