@@ -312,4 +312,60 @@ class JournalTest {
     assertThat(entry.at("/beside/0").asString()).isEqualTo("HEAT");
     assertThat(owner.get("/api/trials").at("/trials")).hasSize(1);
   }
+
+  private Visitor.Answer readIn(String table, String csv) {
+    return owner.upload(
+        "/api/tables/" + table, "text/csv", csv.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+  }
+
+  /** Nothing of a file is kept in which a line is wrong, and the line says what. */
+  private static void refused(Visitor.Answer answer, String file) {
+    assertThat(answer.at("/kept").asBoolean()).as(file).isFalse();
+    assertThat(answer.at("/wrong")).as(file + answer.body()).hasSize(1);
+  }
+
+  /** A list kept by hand needs a day and words; what is wrong in it is told at its column. */
+  @Test
+  void aJournalKeptByHandIsReadInAndWhatIsWrongInItIsTold() {
+    Visitor.Answer taken = fine(readIn("journal", "day,words\n2026-03-01,first wash\n"));
+    assertThat(taken.body().toString()).contains("\"taken\":1");
+    for (String wrong :
+        List.of(
+            "day,words\n2090-01-01,later\n",
+            "day,words\n,no day\n",
+            "day,words\nyesterday,which\n",
+            "day,words,scores\n2026-03-01,x,SLIP:9\n",
+            "day,words,scores\n2026-03-01,x,LUCK:3\n",
+            "day,words,scores\n2026-03-01,x,SLIP\n",
+            "day,words,beside\n2026-03-01,x,MOON\n",
+            "day,words,thickness\n2026-03-01,x,ROCK\n",
+            "day,words\n2026-03-01,\n")) {
+      refused(readIn("journal", wrong), wrong);
+    }
+    for (String leftOut :
+        List.of(
+            "day,person,words\n2026-03-01,Nobody,x\n", "day,batch,words\n2026-03-01,QQQ-1,x\n")) {
+      assertThat(fine(readIn("journal", leftOut)).body().toString())
+          .as(leftOut)
+          .contains("\"taken\":0");
+    }
+    assertThat(journal("?words=first").get("pages")).hasSize(1);
+    assertThat(journal("?words=x").get("pages")).isEmpty();
+  }
+
+  @Test
+  void aTrialThatIsNoneIsNotReadIn() {
+    String head = "begun,ended,person,trial\n2026-03-01 10:00,2026-03-02 10:00,";
+    for (String wrong : List.of("Ada,nonsense\n", "Ada,{}\n", "Ada,\n")) {
+      refused(readIn("trials", head + wrong), wrong);
+    }
+    String good =
+        "\"{\"\"products\"\":[\"\"A\"\",\"\"B\"\"],\"\"on\"\":{\"\"LEFT\"\":0,\"\"RIGHT\"\":1},"
+            + "\"\"blind\"\":false,\"\"scores\"\":{\"\"SLIP\"\":{\"\"0\"\":4,\"\"1\"\":2}}}\"\n";
+    assertThat(fine(readIn("trials", head + "Nobody," + good)).body().toString())
+        .contains("\"taken\":0");
+    assertThat(fine(readIn("trials", head + "Ada," + good)).body().toString())
+        .contains("\"taken\":1");
+    assertThat(owner.get("/api/trials").text("/verdicts/0/lines/0/words")).startsWith("A slipped");
+  }
 }
