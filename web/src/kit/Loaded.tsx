@@ -8,13 +8,23 @@ interface Question<T> {
   refetch: () => unknown;
 }
 
-/** A page of one question: waits for its answer, offers another try, or shows it. */
-export function Loaded<T>({ of, children }: { of: Question<T>; children: (data: T) => ReactNode }) {
+interface Props<T> {
+  of: Question<T>;
+  /** It is a part of a page, which has its own main. */
+  part?: boolean;
+  children: (data: T) => ReactNode;
+}
+
+/** A page, or a part of one, of one question: waits for its answer, offers another try, or shows it. */
+export function Loaded<T>({ of, part, children }: Props<T>) {
   if (of.isPending) return <Waiting />;
   if (of.data === undefined) {
-    return (
+    const failed = <Failed error={of.error} again={() => void of.refetch()} />;
+    return part ? (
+      failed
+    ) : (
       <main className="page" id="main">
-        <Failed error={of.error} again={() => void of.refetch()} />
+        {failed}
       </main>
     );
   }

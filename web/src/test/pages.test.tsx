@@ -257,6 +257,7 @@ describe.each(PAGES)('$name', ({ node, needs, full, has, empty }) => {
   it.runIf(needs)('says what went wrong', async () => {
     inKitchen(node, { ...DEMO, [needs!]: new Refused(500, 'The cellar is flooded.') });
     expect((await screen.findAllByText(/The cellar is flooded/)).length).toBeGreaterThan(0);
+    expect(document.querySelectorAll('main')).toHaveLength(1);
   });
 
   it.runIf(empty)('says what to do where nothing is yet', async () => {

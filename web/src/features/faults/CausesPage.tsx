@@ -81,7 +81,9 @@ export function CausesPage() {
           ))}
         </div>
         {symptom && (batch || formula) ? (
-          <Loaded of={causes}>{(view) => <Told view={view} />}</Loaded>
+          <Loaded part of={causes}>
+            {(view) => <Told view={view} />}
+          </Loaded>
         ) : (
           <p className="soft">
             Choose what it was, and what is wrong. The model is asked what each departure does to

@@ -17,7 +17,9 @@ export function BatchStory() {
   const format = useFormat();
   return (
     <main className="page story" id="main">
-      <Loaded of={run}>{(view) => <Told run={view} format={format} />}</Loaded>
+      <Loaded part of={run}>
+        {(view) => <Told run={view} format={format} />}
+      </Loaded>
     </main>
   );
 }

@@ -27,7 +27,7 @@ export function CoursesPage() {
       <LearnLinks />
       <OfHeads title="On whose head?">
         {(heads) => (
-          <Loaded of={courses}>
+          <Loaded part of={courses}>
             {(view) => (
               <div className="stack wide">
                 <h1>Courses</h1>

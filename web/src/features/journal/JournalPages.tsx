@@ -58,7 +58,7 @@ export function JournalPages() {
           onChange={setFormula}
         />
       </div>
-      <Loaded of={journal}>
+      <Loaded part of={journal}>
         {(view) => (
           <div className="journal above">
             <div className="stack">

@@ -13,7 +13,6 @@ import {
 import { Choice } from '../../kit/Choice';
 import { duration, figure, useFormat, type Format } from '../../kit/format';
 import { Loaded } from '../../kit/Loaded';
-import { Failed } from '../../kit/states';
 import { done, tell } from '../../kit/states';
 import { capital, WORDS } from '../../kit/words';
 import { LearnLinks } from '../learning/LearnLinks';
@@ -54,13 +53,9 @@ export function VersusPage() {
           />
         </div>
         {left && right ? (
-          versus.isError ? (
-            <Failed error={versus.error} />
-          ) : (
-            <Loaded of={versus}>
-              {(view) => <Held view={view} left={left} right={right} format={format} />}
-            </Loaded>
-          )
+          <Loaded part of={versus}>
+            {(view) => <Held view={view} left={left} right={right} format={format} />}
+          </Loaded>
         ) : (
           <p className="soft">
             Choose two formulas for one purpose, or two versions of one. Scores come from the

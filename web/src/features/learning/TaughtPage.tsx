@@ -22,7 +22,9 @@ export function TaughtPage() {
   return (
     <main className="page" id="main">
       <LearnLinks />
-      <Loaded of={calibration}>{(view) => <Taught view={view} />}</Loaded>
+      <Loaded part of={calibration}>
+        {(view) => <Taught view={view} />}
+      </Loaded>
     </main>
   );
 }

@@ -18,7 +18,7 @@ export function TrialsPage() {
       <LearnLinks />
       <OfHeads title="On whose head?">
         {(heads) => (
-          <Loaded of={trials}>
+          <Loaded part of={trials}>
             {(view) => (
               <>
                 <h1>Side by side on one head</h1>

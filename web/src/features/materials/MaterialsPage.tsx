@@ -20,9 +20,9 @@ export function MaterialsPage() {
   return (
     <main className="page" id="main">
       <ChooseLinks />
-      <Loaded of={materials}>
+      <Loaded part of={materials}>
         {(all) => (
-          <Loaded of={kinds}>
+          <Loaded part of={kinds}>
             {(known) =>
               id ? (
                 <MaterialForm

@@ -15,7 +15,7 @@ export function OfHeads({
 }) {
   const people = usePeople();
   return (
-    <Loaded of={people}>
+    <Loaded part of={people}>
       {({ people: heads }) => (heads.length === 0 ? <NoHeads title={title} /> : children(heads))}
     </Loaded>
   );

@@ -14,7 +14,7 @@ export function PeoplePage() {
   return (
     <main className="page" id="main">
       <UseLinks />
-      <Loaded of={people}>
+      <Loaded part of={people}>
         {({ people: all }) => (
           <>
             <div className="row spread">

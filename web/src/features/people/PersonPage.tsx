@@ -32,7 +32,7 @@ function Known({ id, part }: { id: string; part?: string }) {
   const person = usePerson(id);
   const format = useFormat();
   return (
-    <Loaded of={person}>
+    <Loaded part of={person}>
       {(page) =>
         part === 'hair' ? (
           <PersonForm page={page} />

@@ -24,7 +24,7 @@ export function BrewDayPage() {
   return (
     <main className="page" id="main">
       <UseLinks />
-      <Loaded of={evening}>
+      <Loaded part of={evening}>
         {(view) => (
           <Evening
             view={view}

@@ -18,7 +18,7 @@ export function PracticePage() {
   const format = useFormat();
   return (
     <main className="page" id="main">
-      <Loaded of={practice}>
+      <Loaded part of={practice}>
         {(view) =>
           view.debrief ? (
             <Debriefing practice={view} debrief={view.debrief} format={format} />

@@ -18,7 +18,9 @@ export function PracticesPage() {
   return (
     <main className="page" id="main">
       <LearnLinks />
-      <Loaded of={practices}>{(view) => <Bench view={view} format={format} />}</Loaded>
+      <Loaded part of={practices}>
+        {(view) => <Bench view={view} format={format} />}
+      </Loaded>
     </main>
   );
 }

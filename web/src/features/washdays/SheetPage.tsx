@@ -30,7 +30,9 @@ export function SheetPage() {
           Back to the wash day under way
         </Button>
       )}
-      <Loaded of={weeks}>{(view) => <Choose view={view} />}</Loaded>
+      <Loaded part of={weeks}>
+        {(view) => <Choose view={view} />}
+      </Loaded>
     </main>
   );
 }

@@ -38,7 +38,7 @@ export function WeeksPage() {
   return (
     <main className="page" id="main">
       <UseLinks />
-      <Loaded of={weeks}>
+      <Loaded part of={weeks}>
         {(view) => (
           <>
             <div className="row spread">
