@@ -105,11 +105,11 @@ final class Pot {
       }
       case GLYCERIN -> glycerin += grams;
       case CARRIER_OIL, INFUSED_OIL, ESSENTIAL_OIL, FRAGRANCE -> oil += grams;
-      case JUICE -> {
+      case JUICE, FOOD -> {
         juice += grams;
         juiceBoiled = boiledMinutes;
       }
-      case WATER, ACID, BREW -> water += grams;
+      case WATER, HYDROLAT, ACID, BREW -> water += grams;
       case CONDITIONER -> {
         double share = material.value(Property.WATER_SHARE, 0.85);
         water += grams * share;

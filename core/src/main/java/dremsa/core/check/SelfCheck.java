@@ -155,8 +155,7 @@ public final class SelfCheck {
       for (String key : s.ingredients()) {
         Material material = brew.materialOf(key).orElseThrow();
         boolean delicate =
-            material.kind().role() == MaterialKind.Role.ADDITIVE
-                || material.kind() == MaterialKind.JUICE;
+            material.kind().role() == MaterialKind.Role.ADDITIVE || material.kind().isRaw();
         double most = warmest(s, material);
         if (delicate && outcome.startC() > most + 0.5 && s.kind() != StepKind.WASH) {
           add(

@@ -283,7 +283,7 @@ final class Findings {
             material.name() + " is what skin most often answers to.",
             now,
             "Leave it out, and try the rest on the inner arm first.");
-      } else if (material.kind().isFresh() || material.kind() == MaterialKind.JUICE) {
+      } else if (material.kind().isFresh() || material.kind().isRaw()) {
         found(
             -1,
             MAYBE,

@@ -94,7 +94,7 @@ public final class Classifier {
       return new Classification(KeepingClass.OIL_WET, "water in oil, nothing preserving it");
     }
     if (brew.has(Trait.RAW_JUICE)) {
-      return new Classification(KeepingClass.RAW_JUICE, "raw juice in it");
+      return new Classification(KeepingClass.RAW_JUICE, "raw juice or fresh food in it");
     }
     if (plantShare(brew) > PASTE_SOLIDS) {
       return new Classification(KeepingClass.PASTE, "powder left in it");

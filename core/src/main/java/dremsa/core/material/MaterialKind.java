@@ -20,6 +20,9 @@ public enum MaterialKind {
   FRESH_PLANT("fresh root, fruit or bulb", Role.PLANT),
   ALOE_LEAF("fresh aloe leaf", Role.PLANT),
   JUICE("raw juice", Role.LIQUID),
+  /** Kitchen food that is stirred in and spoils as raw juice does: egg, milk, honey. */
+  FOOD("egg, milk or honey", Role.LIQUID),
+  HYDROLAT("hydrolat", Role.LIQUID),
   ACID("acid liquid", Role.LIQUID),
   SPIRIT("spirit", Role.LIQUID),
   GLYCERIN("glycerin", Role.LIQUID),
@@ -65,6 +68,11 @@ public enum MaterialKind {
     return role == Role.PLANT;
   }
 
+  /** Raw and wet: it spoils in days, and heat would cook it. */
+  public boolean isRaw() {
+    return this == JUICE || this == FOOD;
+  }
+
   /** A plant part that still carries its own water. */
   public boolean isFresh() {
     return this == FRESH_LEAF || this == FRESH_PLANT || this == ALOE_LEAF;
@@ -105,6 +113,8 @@ public enum MaterialKind {
               Property.OWN_PH);
       case JUICE ->
           List.of(Property.CITRIC_ACID, Property.OWN_PH, Property.WATER_SHARE, Property.DENSITY);
+      case FOOD -> List.of(Property.WATER_SHARE, Property.DENSITY, Property.PIECE, Property.OWN_PH);
+      case HYDROLAT -> List.of(Property.OWN_PH, Property.DENSITY);
       case ACID -> List.of(Property.ACID, Property.CITRIC_ACID, Property.OWN_PH, Property.DENSITY);
       case SPIRIT -> List.of(Property.ALCOHOL, Property.DENSITY);
       case GLYCERIN, CARRIER_OIL, INFUSED_OIL -> List.of(Property.DENSITY, Property.DROP);

@@ -41,7 +41,8 @@ public final class StoreLife {
       case ESSENTIAL_OIL, PRESERVATIVE, POWDER_ADDITIVE, GLYCERIN, ACID -> Optional.of(2 * 365);
       case FRESH_LEAF -> Optional.of(4);
       case FRESH_PLANT, ALOE_LEAF -> Optional.of(10);
-      case JUICE -> Optional.of(3);
+      case JUICE, FOOD -> Optional.of(3);
+      case HYDROLAT -> Optional.of(180);
       case WATER, SPIRIT, BREW -> Optional.empty();
     };
   }

@@ -23,6 +23,7 @@ public enum Family {
   SEEDS("gum seeds"),
   SEAWEED("seaweed"),
   SPIRIT("spirit"),
+  FOODS("egg, milk and honey"),
   SCENTS("essential oils and fragrance");
 
   private static final class Table {
@@ -57,6 +58,7 @@ public enum Family {
           case ALOE -> kind == MaterialKind.ALOE_LEAF;
           case SEEDS -> kind == MaterialKind.GUM_SEED;
           case SEAWEED -> kind == MaterialKind.SEAWEED;
+          case FOODS -> kind == MaterialKind.FOOD;
           case SPIRIT -> kind == MaterialKind.SPIRIT;
           case SCENTS -> kind == MaterialKind.ESSENTIAL_OIL || kind == MaterialKind.FRAGRANCE;
           case NUT_OILS, DAISIES, MINTS, ONIONS -> false;

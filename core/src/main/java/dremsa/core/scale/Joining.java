@@ -75,7 +75,7 @@ public final class Joining {
   private Proportion proportion(Material material) {
     return switch (material.kind()) {
       case WATER -> parts(1);
-      case JUICE, CONDITIONER, BREW -> parts(0.1);
+      case JUICE, FOOD, HYDROLAT, CONDITIONER, BREW -> parts(0.1);
       case FRESH_LEAF, FRESH_PLANT, ALOE_LEAF -> parts(0.1);
       case LEAF, FLOWER, ROOT, BARK, BUD, SEED, GUM_SEED, GRAIN, SEAWEED, POWDER -> parts(0.05);
       case GUM_POWDER -> parts(0.005);

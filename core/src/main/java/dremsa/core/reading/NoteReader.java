@@ -1,0 +1,214 @@
+package dremsa.core.reading;
+
+import dremsa.core.formula.Formula;
+import dremsa.core.formula.Ingredient;
+import dremsa.core.formula.Method;
+import dremsa.core.formula.MethodGuides;
+import dremsa.core.formula.Proportion;
+import dremsa.core.formula.Step;
+import dremsa.core.material.Material;
+import dremsa.core.material.MaterialKind;
+import dremsa.core.material.Materials;
+import dremsa.core.measure.AmountReader;
+import dremsa.core.measure.CountMeasures;
+import dremsa.core.measure.MeasureSystem;
+import dremsa.core.measure.Token;
+import dremsa.core.reading.Stretch.About;
+import dremsa.core.reading.Stretch.Certainty;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Reads notes with a household's materials, brews and measures. Immutable. */
+public final class NoteReader {
+  /** More is no note, but a book, characters. */
+  public static final int LONGEST = 4000;
+
+  private final Materials materials;
+  private final Map<String, String> brews;
+  private final MeasureSystem system;
+  private final AmountReader amounts;
+  private final Lexicon lexicon;
+
+  private NoteReader(
+      Materials materials, Map<String, String> brews, MeasureSystem system, AmountReader amounts) {
+    this.materials = materials;
+    this.brews = Map.copyOf(brews);
+    this.system = system;
+    this.amounts = amounts;
+    lexicon = Lexicon.of(materials, brews);
+  }
+
+  /**
+   * A reader for a household.
+   *
+   * @param brews the names of its formulas by their ids
+   */
+  public static NoteReader of(
+      Materials materials, Map<String, String> brews, MeasureSystem system, CountMeasures counts) {
+    return new NoteReader(materials, brews, system, AmountReader.of(system, counts));
+  }
+
+  /**
+   * Reads a note. The same text with the same answers always reads the same.
+   *
+   * @throws IllegalArgumentException when it is longer than {@link #LONGEST}
+   */
+  public Reading read(String text, Answers answers) {
+    if (text.length() > LONGEST) {
+      throw new IllegalArgumentException("A note has at most " + LONGEST + " characters.");
+    }
+    List<Token> tokens = Token.all(text);
+    Margin margin = new Margin(text, tokens, answers);
+    List<Item> items = Scanner.scan(tokens, lexicon, amounts);
+    Heading heading = Heading.of(tokens, items);
+    heading.note(margin);
+    List<Clause> clauses = Clauses.of(items.subList(heading.items(), items.size()), margin);
+    Naming naming = new Naming(materials, brews);
+    Larder larder = new Larder(naming, margin, amounts, system);
+    List<List<Line>> named = new ArrayList<>();
+    for (int i = 0; i < clauses.size(); i++) {
+      Clause clause = clauses.get(i);
+      boolean pot = !clause.negated() && clause.act().filter(act -> act != Act.USE).isPresent();
+      named.add(clause.negated() ? List.of() : larder.named(clause, pot ? i : -1));
+    }
+    Cook cook = new Cook(larder, margin, clauses, named);
+    List<Stage> said = cook.cook();
+    List<Method> methods = MethodFinder.of(larder.lines(), said);
+    Method method = chosen(margin, methods);
+    Finish.amounts(larder, method);
+    List<Stage> stages = larder.lines().isEmpty() ? List.of() : Finish.steps(larder, said, method);
+    marks(margin, stages);
+    for (Item item : items) {
+      if (item instanceof Item.Unknown) {
+        margin.unread(item.from(), item.to(), "not read");
+      } else if (item instanceof Item.Quantity q) {
+        margin.unread(q.from(), q.to(), "an amount of nothing that was read");
+      }
+    }
+    List<Stretch> stretches = margin.stretches();
+    String name = heading.name().orElseGet(() -> named(larder, method));
+    return new Reading(
+        name,
+        stretches,
+        method,
+        methods.stream().filter(other -> other != method).toList(),
+        formula(name, method, larder, stages),
+        larder.lines().stream()
+            .map(
+                line ->
+                    new Reading.Taken(
+                        line.key(),
+                        line.id(),
+                        naming.name(line.id()).equals(line.id()) && line.material() != null
+                            ? line.material().name()
+                            : naming.name(line.id()),
+                        line.amount(),
+                        line.proportion() != null))
+            .toList(),
+        stages.stream().map(stage -> source(stage, method)).toList(),
+        larder.made(),
+        cook.claims().stream()
+            .map(
+                claim ->
+                    new Reading.Claim(
+                        text.substring(
+                            tokens.get(claim.clause().from()).from(),
+                            tokens.get(claim.clause().to() - 1).to()),
+                        claim.place(),
+                        claim.minutes() == null ? null : claim.minutes() / 1440))
+            .toList(),
+        notes(text, stretches));
+  }
+
+  private static Method chosen(Margin margin, List<Method> methods) {
+    return margin
+        .answer(METHOD)
+        .flatMap(
+            answer ->
+                List.of(Method.values()).stream().filter(m -> m.name().equals(answer)).findFirst())
+        .orElse(methods.get(0));
+  }
+
+  /** The key under which the method is settled. */
+  public static final String METHOD = "method";
+
+  /** The clauses that became steps. */
+  private static void marks(Margin margin, List<Stage> stages) {
+    for (int i = 0; i < stages.size(); i++) {
+      Stage stage = stages.get(i);
+      for (Clause clause : stage.clauses) {
+        margin.step(clause, i, stage.kind.words());
+      }
+    }
+  }
+
+  private static Reading.Source source(Stage stage, Method method) {
+    List<String> open = new ArrayList<>();
+    if (stage.timeLeftOpen()) {
+      open.add("how long");
+    }
+    return new Reading.Source(stage.filledIn(), String.join(", ", open));
+  }
+
+  private Optional<Formula> formula(String name, Method method, Larder larder, List<Stage> stages) {
+    List<Ingredient> ingredients =
+        larder.lines().stream()
+            .filter(line -> line.proportion() != null)
+            .map(Line::ingredient)
+            .limit(Formula.MOST_INGREDIENTS)
+            .toList();
+    boolean parts = ingredients.stream().anyMatch(i -> i.proportion() instanceof Proportion.Parts);
+    if (!parts) {
+      return Optional.empty();
+    }
+    Set<String> keys = ingredients.stream().map(Ingredient::key).collect(Collectors.toSet());
+    List<Step> steps = new ArrayList<>();
+    for (Stage stage : stages) {
+      stage.lines.removeIf(line -> !keys.contains(line.key()));
+      Step step = stage.step(Finish.model(method, stage));
+      if (!step.puts() || !step.ingredients().isEmpty()) {
+        steps.add(step);
+      }
+    }
+    if (steps.isEmpty() || steps.size() > Formula.MOST_STEPS) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Formula(
+            "", name, method, MethodGuides.of(method).model().purposes(), "", ingredients, steps));
+  }
+
+  /** {@code "Linseed and rosemary, seed gel"}. */
+  private static String named(Larder larder, Method method) {
+    List<String> plants =
+        larder.lines().stream()
+            .filter(line -> !line.is(m -> m.kind() == MaterialKind.WATER))
+            .map(Line::material)
+            .filter(java.util.Objects::nonNull)
+            .map(Material::name)
+            .map(name -> name.replaceFirst(",.*", ""))
+            .distinct()
+            .limit(2)
+            .toList();
+    String what = dremsa.core.measure.Said.and(plants);
+    String name =
+        what.isEmpty()
+            ? method.words()
+            : what + ", " + method.words().toLowerCase(java.util.Locale.ROOT);
+    return name.length() > 120 ? name.substring(0, 120) : name;
+  }
+
+  /** What was set aside or not read, sentence by sentence. */
+  private static List<String> notes(String text, List<Stretch> stretches) {
+    return stretches.stream()
+        .filter(s -> s.about() == About.USE || s.certainty() == Certainty.UNREAD)
+        .map(s -> text.substring(s.from(), s.to()))
+        .filter(words -> words.length() > 2)
+        .distinct()
+        .toList();
+  }
+}

@@ -1,0 +1,406 @@
+package dremsa.core.reading;
+
+import dremsa.core.measure.AmountReader;
+import dremsa.core.measure.AmountReader.Spotted;
+import dremsa.core.measure.Token;
+import dremsa.core.reading.Lexicon.Hit;
+import dremsa.core.reading.Lexicon.Sense;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** Tells the stretches of a text apart: amounts, times, names of what goes in, verbs, the rest. */
+final class Scanner {
+  private static final Set<String> SENTENCE_ENDS = Set.of(".", ";", "!", "?", "\n", "•", "*", "→");
+  private static final Set<String> WEAK = Set.of(",", ":", "(", ")", "+", "-", "–", "—", "&", "/");
+  private static final Set<String> JOINS =
+      Set.of("and", "then", "plus", "n", "&", "next", "afterwards");
+
+  private final List<Token> tokens;
+  private final Lexicon lexicon;
+  private final AmountReader amounts;
+  private final List<Item> items = new ArrayList<>();
+
+  private Scanner(List<Token> tokens, Lexicon lexicon, AmountReader amounts) {
+    this.tokens = tokens;
+    this.lexicon = lexicon;
+    this.amounts = amounts;
+  }
+
+  /** The items of a text, in its order; together they cover every token. */
+  static List<Item> scan(List<Token> tokens, Lexicon lexicon, AmountReader amounts) {
+    Scanner scanner = new Scanner(tokens, lexicon, amounts);
+    int at = 0;
+    while (at < tokens.size()) {
+      Item item = scanner.at(at);
+      scanner.items.add(item);
+      at = item.to();
+    }
+    return scanner.items;
+  }
+
+  private Item at(int at) {
+    Token token = tokens.get(at);
+    Item marker = marker(at);
+    if (marker != null) {
+      return marker;
+    }
+    if (SENTENCE_ENDS.contains(token.text())) {
+      return new Item.Break(at, at + 1, true);
+    }
+    Item number = number(at);
+    if (number != null) {
+      return number;
+    }
+    Item substance = substance(at);
+    Hit hit = lexicon.word(tokens, at);
+    if (substance != null && core(at) >= hit.length()) {
+      return substance;
+    }
+    if (JOINS.contains(token.text()) && hit.length() <= 1) {
+      return new Item.Break(at, at + 1, false, token.is("then") || token.is("afterwards"));
+    }
+    if (hit.length() > 0) {
+      return word(at, hit);
+    }
+    if (WEAK.contains(token.text())) {
+      return new Item.Break(at, at + 1, false);
+    }
+    return token.isWord() || token.isDigits()
+        ? new Item.Unknown(at, at + 1)
+        : new Item.Break(at, at + 1, false);
+  }
+
+  /** {@code 1.}, {@code 2)}, {@code -}, {@code step 3:} at the beginning of a line. */
+  private @Nullable Item marker(int at) {
+    boolean begins = at == 0 || tokens.get(at - 1).is("\n");
+    Token token = tokens.get(at);
+    if (!begins) {
+      return null;
+    }
+    if (token.isDigits()
+        && at + 1 < tokens.size()
+        && (tokens.get(at + 1).is(".") || tokens.get(at + 1).is(")"))) {
+      return new Item.Break(at, at + 2, true);
+    }
+    if (token.is("step") && at + 1 < tokens.size() && tokens.get(at + 1).isDigits()) {
+      return new Item.Break(at, at + 2, true);
+    }
+    return token.is("-") || token.is("–") || token.is("—") || token.is("#") || token.is("+")
+        ? new Item.Break(at, at + 1, true)
+        : null;
+  }
+
+  private @Nullable Item number(int at) {
+    Token token = tokens.get(at);
+    if (!token.isDigits() && !token.isWord() && "½⅓⅔¼¾⅛⅜⅝⅞~".indexOf(token.text().charAt(0)) < 0) {
+      return null;
+    }
+    Optional<Item.Warmth> warmth = Times.warmth(tokens, at);
+    if (warmth.isPresent()) {
+      return warmth.get();
+    }
+    Optional<Item.Span> span = Times.span(tokens, at);
+    if (span.isPresent()) {
+      return span.get();
+    }
+    Optional<Spotted> spotted = amounts.spot(tokens, at);
+    if (spotted.isEmpty()) {
+      return null;
+    }
+    Spotted found = spotted.get();
+    int to = found.to();
+    if (found.measure() == null) {
+      Item other = notAnAmount(at, found);
+      if (other != null) {
+        return other;
+      }
+      if (found.article()) {
+        return null;
+      }
+      KitchenLetter letter = letter(to);
+      if (letter != null) {
+        return new Item.Quantity(at, to + 1, letter.of(found, to));
+      }
+    } else if (found.measure().id().equals("drop")) {
+      Item.DropsEach each = dropsEach(at, found);
+      if (each != null) {
+        return each;
+      }
+    }
+    return new Item.Quantity(at, to, found);
+  }
+
+  /** {@code 2 T}, {@code 1 t}: a big letter is the big spoon, though hands differ. */
+  private @Nullable KitchenLetter letter(int at) {
+    if (at >= tokens.size()) {
+      return null;
+    }
+    return switch (tokens.get(at).raw()) {
+      case "T" -> new KitchenLetter("tbsp");
+      case "t" -> new KitchenLetter("tsp");
+      default -> null;
+    };
+  }
+
+  private final class KitchenLetter {
+    private final String measure;
+
+    KitchenLetter(String measure) {
+      this.measure = measure;
+    }
+
+    Spotted of(Spotted number, int at) {
+      return new Spotted(
+          number.low(),
+          number.high(),
+          amounts.measure(measure).orElseThrow(),
+          at,
+          at + 1,
+          number.vague(),
+          number.article());
+    }
+  }
+
+  private @Nullable Item notAnAmount(int at, Spotted found) {
+    int to = found.to();
+    if (to >= tokens.size()) {
+      return null;
+    }
+    Token next = tokens.get(to);
+    if (next.is("%") || next.is("percent") || next.text().equals("proof")) {
+      double value = (found.low() + found.high()) / 2;
+      return new Item.Percent(at, to + 1, next.is("proof") ? value / 2 : value);
+    }
+    if (next.is(":")
+        && to + 1 < tokens.size()
+        && tokens.get(to + 1).isDigits()
+        && tokens.get(at).isDigits()
+        && next.from() == tokens.get(to - 1).to()) {
+      return new Item.Ratio(at, to + 2, found.low(), tokens.get(to + 1).number());
+    }
+    return null;
+  }
+
+  /** {@code 10 drops per 100 mL}, {@code 10 drops to each 100 mL}. */
+  private Item.@Nullable DropsEach dropsEach(int at, Spotted drops) {
+    int next = drops.to();
+    Hit per = next < tokens.size() ? lexicon.word(tokens, next) : null;
+    if (per == null || per.senses().stream().noneMatch(sense -> sense.role().equals("per"))) {
+      return null;
+    }
+    Optional<Spotted> of =
+        per.to() < tokens.size() ? amounts.spot(tokens, per.to()) : Optional.empty();
+    if (of.isEmpty() || of.get().measure() == null || of.get().article()) {
+      return null;
+    }
+    boolean volume = of.get().typed("").measure().id().equals("ml");
+    double each = (drops.low() + drops.high()) / 2;
+    return volume
+        ? new Item.DropsEach(at, of.get().to(), each * 100 / of.get().typed("").size())
+        : null;
+  }
+
+  /** Words of the name that a substance here would be found by. */
+  private int core(int at) {
+    return lexicon.name(tokens, at).length();
+  }
+
+  private @Nullable Item substance(int at) {
+    Hit name = lexicon.name(tokens, at);
+    if (name.length() == 0) {
+      return null;
+    }
+    Set<String> ids = new LinkedHashSet<>();
+    name.senses().forEach(sense -> ids.add(sense.means()));
+    return withForm(at, name.to(), List.copyOf(ids), String.join(" ", name.words()));
+  }
+
+  /** What follows a name and belongs to it: its part, its form, its state in brackets. */
+  private Item withForm(int from, int nameTo, List<String> ids, String said) {
+    Set<String> states = new LinkedHashSet<>();
+    String form = "";
+    String part = "";
+    int to = nameTo;
+    for (int next = nameTo; next < tokens.size(); ) {
+      Hit hit = lexicon.word(tokens, next);
+      Sense sense =
+          hit.senses().stream()
+              .filter(s -> s.role().equals("form") || s.role().equals("part"))
+              .findFirst()
+              .orElse(null);
+      if (sense == null) {
+        Sense state = after(hit);
+        if (state == null || lexicon.name(tokens, next).length() >= hit.length()) {
+          break;
+        }
+        states.add(state.means());
+      } else if (sense.role().equals("form")) {
+        form = sense.means();
+      } else {
+        part = sense.means();
+      }
+      next = hit.to();
+      to = next;
+    }
+    return new Item.Substance(from, to, ids, said, states, form, part);
+  }
+
+  /**
+   * A state that stands after a name without a comma: {@code hibiscus dried}, {@code ginger
+   * powder}.
+   */
+  private static @Nullable Sense after(Hit hit) {
+    return hit.senses().size() == 1
+            || hit.senses().stream().anyMatch(s -> s.means().equals("powder"))
+        ? hit.senses().stream()
+            .filter(s -> s.role().equals("state"))
+            .filter(s -> Set.of("powder", "dried", "fresh").contains(s.means()))
+            .findFirst()
+            .orElse(null)
+        : null;
+  }
+
+  private Item word(int at, Hit hit) {
+    Sense best = hit.senses().get(0);
+    if (hit.senses().size() > 1) {
+      best = choose(at, hit);
+    }
+    return best.role().equals("verb")
+        ? new Item.Verb(at, hit.to(), Act.valueOf(best.means()))
+        : new Item.Word(at, hit.to(), best.role(), best.means());
+  }
+
+  /** Of several roles the one that what stands around allows. */
+  private Sense choose(int at, Hit hit) {
+    List<Sense> senses = hit.senses();
+    Sense state = role(senses, "state");
+    Sense verb = role(senses, "verb");
+    if (state != null && describes(at, hit)) {
+      return state;
+    }
+    Sense container = role(senses, "container");
+    if (verb != null && container != null) {
+      return opensClause(at) ? verb : container;
+    }
+    if (verb != null) {
+      Sense noun = role(senses, "ref");
+      boolean named =
+          at > 0 && Set.of("the", "your", "this", "my", "a").contains(tokens.get(at - 1).text());
+      return noun != null && named ? noun : verb;
+    }
+    if (container != null) {
+      return container;
+    }
+    for (String role : List.of("heat", "tool", "vessel", "ref", "part", "form")) {
+      Sense sense = role(senses, role);
+      if (sense != null) {
+        return sense;
+      }
+    }
+    return senses.get(0);
+  }
+
+  private static @Nullable Sense role(List<Sense> senses, String role) {
+    return senses.stream().filter(sense -> sense.role().equals(role)).findFirst().orElse(null);
+  }
+
+  /**
+   * Whether it says how the thing after it is, or the thing before it: {@code dried}, {@code
+   * chopped}.
+   */
+  private boolean describes(int at, Hit hit) {
+    int next = hit.to();
+    boolean article =
+        next < tokens.size()
+            && Set.of(
+                    "the",
+                    "it",
+                    "them",
+                    "your",
+                    "in",
+                    "for",
+                    "until",
+                    "till",
+                    "well",
+                    "fully",
+                    "down",
+                    "through",
+                    "all",
+                    "to",
+                    "off",
+                    "over",
+                    "with",
+                    "covered",
+                    "overnight",
+                    "on",
+                    "uncovered")
+                .contains(tokens.get(next).text());
+    if (article) {
+      return false;
+    }
+    for (int i = 0; i < 4 && next < tokens.size(); i++) {
+      if (lexicon.name(tokens, next).length() > 0) {
+        return !opensClause(at) || quantityBefore(at);
+      }
+      Hit more = lexicon.word(tokens, next);
+      if (role(more.senses(), "state") == null
+          && role(more.senses(), "part") == null
+          && !tokens.get(next).is(",")
+          && !tokens.get(next).is("and")
+          && !tokens.get(next).is("-")) {
+        if (more.length() == 0 && tokens.get(next).isWord()) {
+          return quantityBefore(at);
+        }
+        break;
+      }
+      if (role(more.senses(), "part") != null) {
+        return quantityBefore(at);
+      }
+      next = more.length() > 0 ? more.to() : next + 1;
+    }
+    // "2 onions, chopped"
+    return !items.isEmpty() && substanceBefore() && endsHere(hit.to());
+  }
+
+  private boolean quantityBefore(int at) {
+    for (int i = items.size() - 1; i >= 0 && i >= items.size() - 4; i--) {
+      Item item = items.get(i);
+      if (item instanceof Item.Quantity || item instanceof Item.Percent) {
+        return true;
+      }
+      boolean passes = item instanceof Item.Word w && (w.is("state") || w.is("fill"));
+      if (!passes) {
+        return false;
+      }
+    }
+    return at == 0;
+  }
+
+  private boolean substanceBefore() {
+    for (int i = items.size() - 1; i >= 0 && i >= items.size() - 3; i--) {
+      Item item = items.get(i);
+      if (item instanceof Item.Substance) {
+        return true;
+      }
+      if (item instanceof Item.Break b && b.strong()
+          || item instanceof Item.Verb
+          || item instanceof Item.Unknown) {
+        return false;
+      }
+    }
+    return false;
+  }
+
+  private boolean endsHere(int to) {
+    return to >= tokens.size()
+        || Set.of("\n", ",", ")", ";", "and", ".").contains(tokens.get(to).text());
+  }
+
+  private boolean opensClause(int at) {
+    return items.isEmpty() || items.get(items.size() - 1) instanceof Item.Break;
+  }
+}
