@@ -196,9 +196,6 @@ public final class AmountReader {
     int to = found.to;
     double low = n.low();
     double high = n.high();
-    if (to < tokens.size() && tokens.get(to).is(".") && isShort(tokens.get(to - 1))) {
-      to++;
-    }
     // "a cup and a half", "1 cup to 2 cups"
     Optional<Numeral> and =
         to < tokens.size() && tokens.get(to).is("and")
@@ -233,13 +230,6 @@ public final class AmountReader {
 
   private static boolean fills(Token token) {
     return LEVEL.contains(token.text()) || HEAPED.contains(token.text()) || token.is("-");
-  }
-
-  /** A short form may have its point: {@code tbsp.}, but not {@code cup.} at a sentence's end. */
-  private static boolean isShort(Token token) {
-    return !Set.of("cup", "cups", "c", "drop", "drops", "l", "g", "ml").contains(token.text())
-        && token.text().length() <= 5
-        && !token.text().endsWith("f");
   }
 
   private record Found(KitchenMeasure measure, int to) {}
@@ -282,8 +272,10 @@ public final class AmountReader {
     if (found.measure() == null) {
       throw new UnreadableAmountException(place, noMeasure(typed.substring(place).strip()));
     }
-    int rest =
-        found.to() < tokens.size() && tokens.get(found.to()).is("of") ? found.to() + 1 : found.to();
+    int rest = found.to();
+    while (rest < tokens.size() && (tokens.get(rest).is(".") || tokens.get(rest).is("of"))) {
+      rest++;
+    }
     return found.typed(
         rest < tokens.size() ? typed.substring(tokens.get(rest).from()).strip() : "");
   }

@@ -3,6 +3,7 @@ package dremsa.core.reading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** A verb of a note with what stands around it; or a line of a list, which has none. */
@@ -38,6 +39,43 @@ final class Clause {
     verb = item;
     from = Math.min(from, item.from());
     to = Math.max(to, item.to());
+  }
+
+  private static final Set<Act> TIMED =
+      Set.of(Act.BOIL, Act.SIMMER, Act.STEEP, Act.BLEND, Act.COVER, Act.WAIT);
+
+  /** {@code boil 10}: a number alone behind what takes its time is taken for minutes, and asked. */
+  void minutes(Margin margin) {
+    if (act == null || !TIMED.contains(act) || first(Item.Span.class).isPresent()) {
+      return;
+    }
+    for (int i = 0; i < items.size(); i++) {
+      boolean alone = i + 1 == items.size() || items.get(i + 1) instanceof Item.Break;
+      if (alone
+          && items.get(i) instanceof Item.Quantity q
+          && q.spotted().measure() == null
+          && !q.spotted().article()
+          && verb != null
+          && q.from() == verb.to()) {
+        String key = margin.key("time", q.from(), q.to());
+        boolean hours = margin.answer(key).filter("h"::equals).isPresent();
+        double unit = hours ? 60 : 1;
+        items.set(
+            i,
+            new Item.Span(
+                q.from(), q.to(), q.spotted().low() * unit, q.spotted().high() * unit, true));
+        margin.asked(
+            q.from(),
+            q.to(),
+            Stretch.About.STEP,
+            -1,
+            hours ? "hours" : "minutes, as no unit is written",
+            key,
+            hours ? "h" : "min",
+            List.of(new Stretch.Option("min", "minutes"), new Stretch.Option("h", "hours")));
+        return;
+      }
+    }
   }
 
   /** What is done; empty for a line of a list. */

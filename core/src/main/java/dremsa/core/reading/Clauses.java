@@ -11,6 +11,9 @@ final class Clauses {
   /** What a word of the list means that begins a cue. */
   private static final String CUE = "CUE";
 
+  /** The same before the verb: {@code when it froths, take it off}. */
+  private static final String WHEN = "WHEN";
+
   private static final Set<String> SILENT = Set.of("fill", "title", "after");
 
   private final List<Item> items;
@@ -69,6 +72,16 @@ final class Clauses {
         int end = cueEnd(about, i);
         current.cue(item.from(), about.get(end - 1).to());
         i = end - 1;
+      } else if (item instanceof Item.Word word
+          && word.is("until")
+          && word.means().equals(WHEN)
+          && (current == null || fresh)) {
+        int end = cueEnd(about, i);
+        if (!clauses.isEmpty()) {
+          clauses.get(clauses.size() - 1).cue(item.from(), about.get(end - 1).to());
+        }
+        lead.add(new Item.Word(item.from(), item.to(), "after", "AFTER"));
+        i = end - 1;
       } else if (item instanceof Item.Break) {
         fresh = true;
         if (((Item.Break) item).then()
@@ -90,6 +103,11 @@ final class Clauses {
         } else {
           current.add(item);
         }
+      }
+    }
+    for (Clause clause : clauses) {
+      if (clause.sentence() == sentence) {
+        clause.minutes(margin);
       }
     }
     if (!lead.isEmpty() && lead.stream().anyMatch(item -> !(item instanceof Item.Break))) {
@@ -124,8 +142,7 @@ final class Clauses {
     while (end < said.size()) {
       Item item = said.get(end);
       boolean stops =
-          item instanceof Item.Break b
-                  && (b.then() || b.to() - b.from() > 1 || doesNext(said, end + 1))
+          item instanceof Item.Break b && (b.then() || !b.and() || doesNext(said, end + 1))
               || item instanceof Item.Quantity
               || item instanceof Item.Span;
       if (stops) {
@@ -143,9 +160,13 @@ final class Clauses {
             .takeWhile(item -> !(item instanceof Item.Break))
             .anyMatch(
                 item ->
-                    !(item instanceof Item.Unknown)
-                        && !isSilent(item)
-                        && !(item instanceof Item.Word w && w.is("state")));
+                    item instanceof Item.Quantity
+                        || item instanceof Item.Span
+                        || item instanceof Item.Word w
+                            && (w.is("tool")
+                                || w.is("container")
+                                || w.is("place")
+                                || w.is("heat")));
   }
 
   /** Whether a verb comes before the next comma. */

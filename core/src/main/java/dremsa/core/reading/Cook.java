@@ -8,12 +8,12 @@ import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.Place;
 import dremsa.core.kitchen.StrainTool;
 import dremsa.core.kitchen.VesselKind;
-import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.reading.Stretch.About;
 import dremsa.core.reading.Stretch.Option;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -30,6 +30,9 @@ final class Cook {
 
   /** What must not be boiled goes in below this, °C. */
   static final double ADD_BELOW_C = 40;
+
+  /** Water so warm was poured hot, °C; the model knows just-boiled water, which is the hotter. */
+  private static final double HOT_C = 60;
 
   /** Longer than this in water on the counter grain begins to sour, min; common practice. */
   private static final double SOURS_MINUTES = 18 * 60;
@@ -125,9 +128,7 @@ final class Cook {
   private void negated(Clause clause) {
     margin.read(clause.from(), clause.to(), About.WORDS, -1, "what is not to be done");
     Stage last = last();
-    if (clause.is(Act.STIR) && last != null) {
-      last.stir = false;
-    } else if (clause.is(Act.COVER) && last != null) {
+    if (clause.is(Act.COVER) && last != null) {
       last.lid = false;
     }
   }
@@ -144,6 +145,8 @@ final class Cook {
       boil(i, clause, Level.SIMMER);
     } else if (waits(clause)) {
       stand(i, clause, false);
+    } else if (clause.word("heat").isPresent() && !larder.lines().isEmpty() && !strained) {
+      heat(i, clause);
     } else if (clause.word("until").isPresent()) {
       cool(clause);
     } else if (clause.word("container").isPresent() && !inPot.isEmpty()) {
@@ -152,7 +155,7 @@ final class Cook {
   }
 
   private boolean waits(Clause clause) {
-    return clause.first(Item.Span.class).isPresent() && !(inPot.isEmpty() && pending.isEmpty());
+    return clause.first(Item.Span.class).isPresent() && !larder.lines().isEmpty();
   }
 
   private void act(int i, Clause clause, Act act) {
@@ -179,10 +182,10 @@ final class Cook {
       case BRING, HEAT -> heat(i, clause);
       case WARM -> warm(i, clause);
       case BATH -> bath(i, clause);
-      case OFF -> off();
-      case STEEP -> stand(i, clause, false);
+      case OFF -> off(i, clause);
+      case STEEP -> steep(i, clause);
       case WAIT -> await(i, clause);
-      case SOAK -> stand(i, clause, true);
+      case SOAK -> soak(i, clause, lines);
       case COVER -> cover(i, clause, true);
       case UNCOVER -> cover(i, clause, false);
       case SHAKE -> shake(clause);
@@ -283,6 +286,20 @@ final class Cook {
     }
   }
 
+  private void soak(int i, Clause clause, List<Line> lines) {
+    boolean leaf =
+        !lines.isEmpty()
+            && lines.stream().allMatch(l -> l.is(m -> m.kind() == MaterialKind.ALOE_LEAF));
+    Stage last = last();
+    if (inPot.isEmpty() && last != null && last.treatment == Treatment.DRAIN_LATEX) {
+      last.said(clause);
+    } else if (inPot.isEmpty() && leaf) {
+      drain(clause, lines);
+    } else {
+      stand(i, clause, true);
+    }
+  }
+
   private void drain(Clause clause, List<Line> lines) {
     boolean aloe =
         larder.lines().stream().anyMatch(l -> l.is(m -> m.kind() == MaterialKind.ALOE_LEAF));
@@ -317,10 +334,17 @@ final class Cook {
     if (!strained && inPot.isEmpty() && boiledAlone == null) {
       pending.addAll(more.stream().filter(line -> !pending.contains(line)).toList());
       putBy = clause;
+      boolean stays =
+          clause.first(Item.Span.class).isPresent()
+              && !clause.has("after")
+              && pending.stream().anyMatch(Cook::isLiquid);
+      if (stays) {
+        stand(i, clause, false);
+      }
       return;
     }
     boolean plants = more.stream().anyMatch(line -> line.is(m -> m.kind().isPlant()));
-    boolean late = more.stream().allMatch(Cook::goesInLate);
+    boolean late = more.stream().allMatch(Line::isStirredIn);
     if (boiledAlone != null) {
       flush(i);
     }
@@ -354,23 +378,6 @@ final class Cook {
 
   private static int sentenceOf(Stage stage) {
     return stage.clauses.isEmpty() ? -1 : stage.clauses.get(stage.clauses.size() - 1).sentence();
-  }
-
-  /** What must not be boiled, or is stirred in at the end by habit. */
-  private static boolean goesInLate(Line line) {
-    Material material = line.material();
-    if (material == null) {
-      return true;
-    }
-    return switch (material.kind().role()) {
-      case ADDITIVE, OIL -> true;
-      case LIQUID ->
-          switch (material.kind()) {
-            case JUICE, FOOD, HYDROLAT, CONDITIONER, GLYCERIN, ACID -> true;
-            default -> false;
-          };
-      case PLANT -> false;
-    };
   }
 
   private void addAtTheEnd(Clause clause, List<Line> more) {
@@ -425,8 +432,7 @@ final class Cook {
     }
     boolean watery = all.stream().anyMatch(line -> line.is(m -> m.kind() == MaterialKind.WATER));
     Stage stage = add(StepKind.COMBINE, boiledAlone).said(putBy).said(clause).with(all);
-    stage.justBoiled =
-        watery && (boiled || !clause.words("state").contains("cold") && !coldLater(i));
+    stage.justBoiled = watery && (boiled || pouredHot(i, clause, all));
     stage.vessel = vessel == null ? VesselKind.JAR : vessel;
     into(all);
     hot = stage.justBoiled;
@@ -434,6 +440,45 @@ final class Cook {
     if (clause.first(Item.Span.class).isPresent() && !clause.has("after")) {
       stand(i, clause, false);
     }
+  }
+
+  /**
+   * Whether water of which the note does not say is poured boiling: over herbs that draw it is, the
+   * hotter pot; over grain, over seed that gels, over what soaks it is not. It is asked.
+   */
+  private boolean pouredHot(int i, Clause clause, List<Line> all) {
+    boolean cold =
+        clause.words("state").contains("cold")
+            || all.stream().anyMatch(l -> l.states().contains("cold"))
+            || coldLater(i)
+            || all.stream()
+                .anyMatch(
+                    l ->
+                        l.is(
+                            m ->
+                                m.kind() == MaterialKind.GRAIN
+                                    || m.kind() == MaterialKind.GUM_SEED));
+    boolean covered = clause.is(Act.COVER) && !steepsNext(i);
+    if (cold || clause.verb().isEmpty()) {
+      return false;
+    }
+    Item.Verb verb = clause.verb().orElseThrow();
+    String key = margin.key("pour", verb.from(), verb.to());
+    String value = margin.answer(key).orElse(covered ? "ROOM" : "JUST_BOILED");
+    margin.asked(
+        verb.from(),
+        verb.to(),
+        About.STEP,
+        stages.size(),
+        value.equals("ROOM") ? "Pour cold water over" : "Pour just-boiled water over",
+        key,
+        value,
+        List.of(new Option("JUST_BOILED", "just-boiled water"), new Option("ROOM", "cold water")));
+    return value.equals("JUST_BOILED");
+  }
+
+  private boolean steepsNext(int i) {
+    return clauses.stream().skip(i + 1L).limit(3).anyMatch(c -> c.is(Act.STEEP));
   }
 
   /** Whether what comes after it is a soak or the hob, so that it was poured cold. */
@@ -492,7 +537,7 @@ final class Cook {
         .filter(line -> !inPot.contains(line) && !pending.contains(line))
         .filter(
             line -> line.firstClause() < 0 || line.firstClause() <= clause || !namedToGoIn(line))
-        .filter(line -> !goesInLate(line) || nothingElse())
+        .filter(line -> !line.isStirredIn() || nothingElse())
         .toList();
   }
 
@@ -507,7 +552,7 @@ final class Cook {
   }
 
   private boolean nothingElse() {
-    return larder.lines().stream().allMatch(Cook::goesInLate);
+    return larder.lines().stream().allMatch(Line::isStirredIn);
   }
 
   /** Puts together what waits to go in, with what no other step names. */
@@ -516,7 +561,7 @@ final class Cook {
     all.addAll(boiledWater);
     if (boiledAlone == null) {
       named.get(i).stream()
-          .filter(l -> !all.contains(l) && !inPot.contains(l) && !(strained && goesInLate(l)))
+          .filter(l -> !all.contains(l) && !inPot.contains(l) && !(strained && l.isStirredIn()))
           .forEach(all::add);
     }
     boolean bare =
@@ -539,7 +584,9 @@ final class Cook {
     boolean grain = vessel == null && !onHob && !heats(i);
     stage.vessel = vessel == null ? grain ? VesselKind.JAR : VesselKind.POT : vessel;
     boolean wasBoiled = boiledAlone != null;
-    boolean allHot = all.stream().anyMatch(Cook::isHot) && !heats(i);
+    boolean warmed =
+        clauses.get(i).first(Item.Warmth.class).filter(w -> w.celsius() >= HOT_C).isPresent();
+    boolean allHot = (warmed || all.stream().anyMatch(Cook::isHot)) && !heats(i);
     stage.justBoiled =
         allHot && all.stream().anyMatch(line -> line.is(m -> m.kind() == MaterialKind.WATER));
     into(all);
@@ -597,6 +644,7 @@ final class Cook {
       last.stir = true;
       last.said(clause);
       if (clause.first(Item.Span.class).isPresent() && last.time == null) {
+        stirNext = true;
         boil(i, clause, levelNext);
       }
     } else if (latest != null) {
@@ -677,10 +725,7 @@ final class Cook {
     return clause.words("vessel").contains("POT")
         && water().isPresent()
         && clause.first(Item.Span.class).isEmpty()
-        && margin
-            .words(clause.from(), clause.to())
-            .toLowerCase(java.util.Locale.ROOT)
-            .contains("kettle");
+        && margin.words(clause.from(), clause.to()).toLowerCase(Locale.ROOT).contains("kettle");
   }
 
   private boolean pouredLater(int i) {
@@ -696,8 +741,7 @@ final class Cook {
   private void manner(Clause clause, Stage stage) {
     if (clause.cueFrom() < clause.cueTo()) {
       String words = margin.words(clause.cueFrom(), clause.cueTo());
-      stage.cue =
-          words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1) + ".";
+      stage.cue = words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + ".";
       stage.said(clause);
     }
   }
@@ -760,7 +804,7 @@ final class Cook {
   private void warm(int i, Clause clause) {
     if (mostlyOil(i) && !strained) {
       bath(i, clause);
-    } else if (!named.get(i).isEmpty() || inPot.isEmpty()) {
+    } else if (!strained) {
       heat(i, clause);
     }
   }
@@ -785,10 +829,13 @@ final class Cook {
     onHob = true;
   }
 
-  private void off() {
+  private void off(int i, Clause clause) {
     onHob = false;
     if (boiledAlone != null) {
       hot = true;
+    }
+    if (clause.first(Item.Span.class).isPresent() && !clause.has("after") && !inPot.isEmpty()) {
+      stand(i, clause, false);
     }
   }
 
@@ -850,7 +897,24 @@ final class Cook {
     if (last != null && last.time == null && last.timeLeftOpen()) {
       last.time = span;
       last.said(clause);
+    } else if (onHob) {
+      Stage stage = add(StepKind.BOIL, clause);
+      stage.time = span;
+      stage.level = levelNext;
+      stage.stir = last == null ? stirNext : last.stir;
     } else if (!inPot.isEmpty() || !pending.isEmpty()) {
+      stand(i, clause, false);
+    }
+  }
+
+  /** "Infuse until cool" tells no time, but when it is done. */
+  private void steep(int i, Clause clause) {
+    if (clause.words("until").contains("COLD")
+        && clause.first(Item.Span.class).isEmpty()
+        && hot
+        && !inPot.isEmpty()) {
+      cool(clause);
+    } else {
       stand(i, clause, false);
     }
   }
@@ -980,11 +1044,13 @@ final class Cook {
 
   /** A step that could be another: a guess, and one tap settles it. */
   private StepKind asked(Clause clause, StepKind likely, StepKind other) {
-    String key = margin.key("step", clause.from(), clause.to());
+    int from = clause.verb().map(Item::from).orElse(clause.from());
+    int to = clause.verb().map(Item::to).orElse(clause.to());
+    String key = margin.key("step", from, to);
     StepKind taken = margin.answer(key).filter(other.name()::equals).isPresent() ? other : likely;
     margin.asked(
-        clause.from(),
-        clause.to(),
+        from,
+        to,
         About.STEP,
         stages.size(),
         taken.words(),
@@ -1115,7 +1181,7 @@ final class Cook {
     if (clause.words("until").contains("COLD") && hot) {
       cool(clause);
     }
-    List<String> tools = clause.words("tool");
+    List<String> tools = tools(clause);
     Stage last = last();
     Stage stage =
         last != null
@@ -1139,6 +1205,17 @@ final class Cook {
     }
   }
 
+  /** The tools that a clause names; to sieve is to strain through a sieve. */
+  private List<String> tools(Clause clause) {
+    List<String> tools = clause.words("tool");
+    String verb =
+        clause.verb().map(v -> margin.words(v.from(), v.to())).orElse("").toLowerCase(Locale.ROOT);
+    return tools.isEmpty()
+            && (verb.startsWith("sieve") || verb.startsWith("siev") || verb.startsWith("plunge"))
+        ? List.of(StrainTool.SIEVE.name())
+        : tools;
+  }
+
   private void squeeze(int i, Clause clause, List<Line> lines) {
     boolean juice = lines.stream().anyMatch(line -> !inPot.contains(line));
     if (juice) {
@@ -1153,7 +1230,11 @@ final class Cook {
     }
     Stage last = last();
     Stage stage =
-        last != null && last.kind == StepKind.STRAIN && clause.word("tool").isEmpty()
+        last != null
+                && last.kind == StepKind.STRAIN
+                && (clause.word("tool").isEmpty()
+                    || last.tool == null
+                    || clause.words("tool").contains(last.tool.name()))
             ? last.said(clause)
             : add(StepKind.STRAIN, clause);
     stage.squeeze = true;
@@ -1235,7 +1316,12 @@ final class Cook {
       return;
     }
     Stage last = last(s -> s.kind == StepKind.BOTTLE);
-    Container container = clause.word("container").map(Container::valueOf).orElse(null);
+    String verb = clause.verb().map(v -> margin.words(v.from(), v.to())).orElse("");
+    Container container =
+        clause
+            .word("container")
+            .map(Container::valueOf)
+            .orElse(verb.toLowerCase(Locale.ROOT).startsWith("jar") ? Container.JAR : null);
     if (last != null) {
       last.said(clause);
       if (last.container == null) {
@@ -1258,6 +1344,7 @@ final class Cook {
     boolean keeps =
         strained
             || bottled
+            || time.isEmpty() && !strainsLater(i) && !hot
             || clause.words("to").contains("UPTO")
             || time.isPresent() && time.get().low() >= KEPT_MINUTES && !soaks();
     if (!keeps && !inPot.isEmpty() || !keeps && !pending.isEmpty()) {
@@ -1288,7 +1375,7 @@ final class Cook {
       hot = false;
       return;
     }
-    claims.add(new Claim(clause, Place.FRIDGE, time.map(Item.Span::high).orElse(null)));
+    claim(clause, Place.FRIDGE, time.map(Item.Span::high).orElse(null));
     clause.word("container").filter(c -> !bottled && strained).ifPresent(c -> bottle(clause));
     told(clause);
   }
@@ -1342,7 +1429,7 @@ final class Cook {
     }
     Place place = clause.word("place").map(Place::valueOf).orElse(null);
     if (time.isPresent() || place != null) {
-      claims.add(new Claim(clause, place, time.map(Item.Span::high).orElse(null)));
+      claim(clause, place, time.map(Item.Span::high).orElse(null));
       told(clause);
     }
     if (clause.word("container").isPresent() && !inPot.isEmpty() && !bottled) {
@@ -1363,6 +1450,26 @@ final class Cook {
               Place place = clause.word("place").map(Place::valueOf).orElse(null);
               claims.add(new Claim(clause, place, span.high()));
             });
+  }
+
+  /** One claim a sentence: "keeps a week", "in the fridge" belong together. */
+  private void claim(Clause clause, @Nullable Place place, @Nullable Double minutes) {
+    Claim last = claims.isEmpty() ? null : claims.get(claims.size() - 1);
+    boolean same =
+        last != null
+            && last.clause.sentence() == clause.sentence()
+            && (last.place == null || place == null)
+            && (last.minutes == null || minutes == null);
+    if (last != null && same) {
+      claims.set(
+          claims.size() - 1,
+          new Claim(
+              last.clause,
+              last.place == null ? place : last.place,
+              last.minutes == null ? minutes : last.minutes));
+    } else {
+      claims.add(new Claim(clause, place, minutes));
+    }
   }
 
   private void told(Clause clause) {

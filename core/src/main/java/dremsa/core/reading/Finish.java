@@ -3,8 +3,10 @@ package dremsa.core.reading;
 import dremsa.core.formula.Method;
 import dremsa.core.formula.MethodGuide;
 import dremsa.core.formula.MethodGuides;
+import dremsa.core.formula.Proportion;
 import dremsa.core.formula.Step;
 import dremsa.core.formula.StepKind;
+import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.StrainTool;
 import dremsa.core.kitchen.VesselKind;
 import dremsa.core.material.MaterialKind;
@@ -41,6 +43,22 @@ final class Finish {
 
   private Optional<Step> model(StepKind kind) {
     return model(method, new Stage(kind));
+  }
+
+  /**
+   * Where all is told in percent the base is told so too: {@code 50 % aloe juice, 45 % rose water}.
+   */
+  static void shares(Larder larder) {
+    boolean parts = larder.lines().stream().anyMatch(line -> line.grams() > 0);
+    if (!parts && larder.unmeasured().isEmpty()) {
+      for (Line line : larder.lines()) {
+        boolean base =
+            line.material() == null || line.is(m -> m.kind().role() != MaterialKind.Role.ADDITIVE);
+        if (base && line.proportion() instanceof Proportion.PercentOfFinished share) {
+          line.measured(new Proportion.Parts(share.percent()), line.amount());
+        }
+      }
+    }
   }
 
   /**
@@ -135,9 +153,9 @@ final class Finish {
   /** Puts into the first pot what the note names and puts nowhere. */
   private void gather() {
     List<Line> pot = new ArrayList<>(notIn());
-    boolean late = larder.lines().stream().anyMatch(line -> !goesInLate(line));
-    if (late) {
-      pot.removeIf(Finish::goesInLate);
+    boolean heated = isHeated();
+    if (heated || hasPlants() && larder.lines().stream().anyMatch(line -> !line.goesInLate(true))) {
+      pot.removeIf(line -> line.goesInLate(heated));
     }
     if (pot.isEmpty()) {
       return;
@@ -149,9 +167,11 @@ final class Finish {
     }
     Stage stage = new Stage(StepKind.COMBINE);
     Optional<Step> model = model(StepKind.COMBINE);
-    stage.vessel = model.flatMap(Step::worksIn).orElse(VesselKind.POT);
+    stage.vessel =
+        hasPlants() ? model.flatMap(Step::worksIn).orElse(VesselKind.POT) : VesselKind.BOWL;
     stage.justBoiled =
-        model.filter(Step::pouredHot).isPresent()
+        hasPlants()
+            && model.filter(Step::pouredHot).isPresent()
             && pot.stream().anyMatch(l -> l.is(m -> m.kind() == MaterialKind.WATER));
     int at = 0;
     while (at < stages.size()
@@ -161,25 +181,19 @@ final class Finish {
     stages.add(at, stage.with(pot));
   }
 
-  private static boolean goesInLate(Line line) {
-    if (line.material() == null) {
-      return true;
-    }
-    return switch (line.material().kind()) {
-      case JUICE,
-          FOOD,
-          CONDITIONER,
-          ACID,
-          GLYCERIN,
-          ESSENTIAL_OIL,
-          FRAGRANCE,
-          PRESERVATIVE,
-          POWDER_ADDITIVE,
-          HYDROLAT ->
-          true;
-      case CARRIER_OIL, INFUSED_OIL -> false;
-      default -> false;
-    };
+  private boolean isHeated() {
+    return stages.stream()
+            .anyMatch(
+                s ->
+                    s.kind == StepKind.HEAT
+                        || s.kind == StepKind.BOIL
+                        || s.kind == StepKind.WATER_BATH
+                        || s.justBoiled)
+        || model(StepKind.COMBINE).filter(Step::pouredHot).isPresent() && hasPlants();
+  }
+
+  private boolean hasPlants() {
+    return larder.lines().stream().anyMatch(line -> line.is(m -> m.kind().isPlant()));
   }
 
   /** Where the note only tells what goes in, the method tells what to do. */
@@ -210,6 +224,9 @@ final class Finish {
       return;
     }
     if (infusion) {
+      if (does(StepKind.COOL)) {
+        return; // "Cover and leave till cold": it draws while it cools.
+      }
       stages.add(combine + 1, new Stage(StepKind.STEEP));
       return;
     }
@@ -232,7 +249,8 @@ final class Finish {
       return;
     }
     int at = stages.size();
-    for (int i = 0; i < stages.size(); i++) {
+    int blended = lastOf(StepKind.BLEND);
+    for (int i = Math.max(0, blended); i < stages.size(); i++) {
       StepKind kind = stages.get(i).kind;
       if (kind == StepKind.ADD || kind == StepKind.BOTTLE || kind == StepKind.FREEZE) {
         at = i;
@@ -240,6 +258,14 @@ final class Finish {
       }
     }
     stages.add(at, new Stage(StepKind.STRAIN));
+  }
+
+  private int lastOf(StepKind kind) {
+    int last = -1;
+    for (int i = 0; i < stages.size(); i++) {
+      last = stages.get(i).kind == kind ? i : last;
+    }
+    return last;
   }
 
   private void addWhatIsLeft() {
@@ -295,6 +321,15 @@ final class Finish {
     stages.add(bottle);
   }
 
+  private Container usualContainer() {
+    boolean oil =
+        larder.lines().stream()
+                .noneMatch(l -> l.is(m -> m.kind().role() == MaterialKind.Role.LIQUID))
+            && larder.lines().stream()
+                .anyMatch(l -> l.is(m -> m.kind().role() == MaterialKind.Role.OIL));
+    return oil ? Container.APPLICATOR : MethodGuides.of(method).model().container();
+  }
+
   /** The details that the note leaves open, by the method. */
   private List<Stage> details() {
     boolean gum =
@@ -320,7 +355,7 @@ final class Finish {
         }
         case BOTTLE -> {
           if (stage.container == null) {
-            stage.container = MethodGuides.of(method).model().container();
+            stage.container = usualContainer();
           }
         }
         default -> {

@@ -28,13 +28,16 @@ final class Heading {
       start++;
     }
     int end = start;
-    while (end < tokens.size() && !tokens.get(end).is("\n") && !tokens.get(end).is(":")) {
+    while (end < tokens.size() && !ends(tokens, end)) {
       end++;
     }
-    boolean more = end < tokens.size() && end + 1 < tokens.size();
-    boolean stops = end > start && (tokens.get(end - 1).is(".") || tokens.get(end - 1).is(","));
+    boolean more = end + 1 < tokens.size();
+    boolean stops = end > start && tokens.get(end - 1).is(",");
     if (!more || stops || end == start || words(tokens, start, end) > MOST_WORDS) {
-      return new Heading(Optional.empty(), 0, 0, 0);
+      return NONE;
+    }
+    if (!tokens.get(end).is("\n") && isItsAmount(tokens, items, start, end)) {
+      return NONE;
     }
     int index = 0;
     boolean things = false;
@@ -48,17 +51,19 @@ final class Heading {
               || item instanceof Item.Span
               || item instanceof Item.Percent
               || item instanceof Item.Ratio
-              || item instanceof Item.Verb verb && verb.from() == start
+              || item instanceof Item.Verb verb
+                  && verb.from() == start
+                  && !isPast(tokens.get(start))
               || item instanceof Item.Word word && word.is("title");
       if (recipe) {
-        return new Heading(Optional.empty(), 0, 0, 0);
+        return NONE;
       }
       things |= item instanceof Item.Substance;
     }
     // "rosemary" alone on its line heads nothing: the list begins.
     boolean bare = things && words(tokens, start, end) == 1 && tokens.get(end).is("\n");
     if (bare) {
-      return new Heading(Optional.empty(), 0, 0, 0);
+      return NONE;
     }
     StringBuilder name = new StringBuilder();
     for (int i = start; i < end; i++) {
@@ -67,6 +72,52 @@ final class Heading {
     }
     String whole = name.length() > 120 ? name.substring(0, 120) : name.toString();
     return new Heading(Optional.of(whole.strip()), start, end, index);
+  }
+
+  private static final Heading NONE = new Heading(Optional.empty(), 0, 0, 0);
+
+  /** A line's end, a colon, a sentence's end, a dash with room round it. */
+  private static boolean ends(List<Token> tokens, int at) {
+    Token token = tokens.get(at);
+    boolean apart = at > 0 && token.from() > tokens.get(at - 1).to();
+    return token.is("\n")
+        || token.is(":")
+        || token.is(".")
+        || token.is("!")
+        || token.is("(")
+        || (token.is("-") || token.is("–") || token.is("—")) && apart;
+  }
+
+  /** {@code Fermented rice water} is a name, {@code Ferment the rice} is not. */
+  private static boolean isPast(Token token) {
+    return token.text().endsWith("ed");
+  }
+
+  /**
+   * {@code Castor oil: 2 tbsp}, {@code Black tea - 3 bags}: the amount of what stands before it.
+   */
+  private static boolean isItsAmount(List<Token> tokens, List<Item> items, int start, int end) {
+    boolean named = false;
+    for (Item item : items) {
+      if (item.from() < end) {
+        named |= item instanceof Item.Substance;
+        continue;
+      }
+      if (item.from() == end && item instanceof Item.Break) {
+        continue;
+      }
+      if (item instanceof Item.Quantity || item instanceof Item.Percent) {
+        int next = item.to();
+        boolean ofSomething =
+            items.stream()
+                .filter(i -> i.from() >= next)
+                .takeWhile(i -> !(i instanceof Item.Break))
+                .anyMatch(i -> i instanceof Item.Substance || i instanceof Item.Unknown);
+        return named && !ofSomething;
+      }
+      return false;
+    }
+    return false;
   }
 
   private static long words(List<Token> tokens, int from, int to) {

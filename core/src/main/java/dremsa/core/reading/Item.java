@@ -66,9 +66,9 @@ sealed interface Item {
   /**
    * The end of a sentence or a line ({@code strong}), or a comma, an {@code and}, a {@code then}.
    */
-  record Break(int from, int to, boolean strong, boolean then) implements Item {
+  record Break(int from, int to, boolean strong, boolean then, boolean and) implements Item {
     Break(int from, int to, boolean strong) {
-      this(from, to, strong, false);
+      this(from, to, strong, false, false);
     }
   }
 

@@ -31,6 +31,9 @@ import org.jspecify.annotations.Nullable;
 
 /** What goes in: gathers it clause by clause, and knows what is meant when it is named again. */
 final class Larder {
+  /** "Water 500": from here on a number alone may be grams or millilitres. */
+  private static final double LEAST_UNIT = 10;
+
   /** Two spellings of one amount may differ by this much; above it is another helping. */
   private static final double SAME = 0.03;
 
@@ -65,6 +68,9 @@ final class Larder {
   List<Line> named(Clause clause, int number) {
     List<Line> all = new ArrayList<>();
     for (Mention mention : Mention.in(clause)) {
+      if (isWashWater(mention, clause, all.isEmpty() ? lines : all)) {
+        continue;
+      }
       List<Line> meant = resolve(mention, number >= 0);
       for (Line line : meant) {
         if (!all.contains(line)) {
@@ -79,6 +85,22 @@ final class Larder {
       all.forEach(line -> line.namedIn(number));
     }
     return all;
+  }
+
+  /** Water that something is washed or drained in does not stay in it. */
+  private static boolean isWashWater(Mention mention, Clause clause, List<Line> things) {
+    boolean water =
+        mention.substance() != null
+            && mention.substance().ids().equals(List.of("water"))
+            && !mention.measured();
+    boolean leaf =
+        !things.isEmpty()
+            && things.stream().allMatch(l -> l.is(m -> m.kind() == MaterialKind.ALOE_LEAF));
+    return water
+        && (clause.is(Act.WASH)
+            || clause.is(Act.DRAIN)
+            || clause.is(Act.PEEL)
+            || leaf && clause.is(Act.SOAK));
   }
 
   private List<Line> resolve(Mention mention, boolean inStep) {
@@ -105,6 +127,11 @@ final class Larder {
       }
       return List.of();
     }
+    if (mention.substance() != null
+        && !mention.measured()
+        && mention.substance().ids().stream().allMatch(Stock::isBrew)) {
+      return List.of(); // What it is to become, and nothing that goes in.
+    }
     Line line = added(mention);
     return line == null ? List.of() : List.of(line);
   }
@@ -129,7 +156,8 @@ final class Larder {
       Set<String> said = Set.copyOf(Lexicon.split(substance.said()));
       same =
           lines.stream()
-              .filter(line -> Set.copyOf(Lexicon.split(naming.name(line.id()))).containsAll(said))
+              .filter(line -> line.material() != null)
+              .filter(line -> isNamed(naming.name(line.id()), said))
               .filter(line -> !said.equals(Set.of("water")))
               .toList();
     }
@@ -139,6 +167,16 @@ final class Larder {
       return List.of();
     }
     return same.size() > 1 && mention.measured() ? same.subList(0, 1) : same;
+  }
+
+  /** All words of a name stand in the other; "mint" stands in "spearmint" as well. */
+  private static boolean isNamed(String name, Set<String> said) {
+    List<String> words = Lexicon.split(name);
+    return said.stream()
+        .allMatch(
+            word ->
+                words.stream()
+                    .anyMatch(w -> w.equals(word) || word.length() > 3 && w.endsWith(word)));
   }
 
   private List<Line> byWords(Mention mention) {
@@ -256,9 +294,11 @@ final class Larder {
     if (proportion != null) {
       line.measured(
           proportion,
-          mention.amount() == null
-              ? ""
-              : margin.words(mention.amount().from(), mention.amount().to()));
+          mention.percent() != null && mention.amount() == null
+              ? Said.figures(mention.percent(), 3) + " %"
+              : mention.amount() == null
+                  ? ""
+                  : margin.words(mention.amount().from(), mention.amount().to()));
     }
   }
 
@@ -416,6 +456,11 @@ final class Larder {
     } else if (plain.measure().equals(KitchenMeasures.OUNCE) && liquid) {
       amounts.measure("fl oz").ifPresent(measures::add);
       measures.add(plain.measure());
+    } else if (spotted.measure() == null
+        && grams(plain, material).isEmpty()
+        && spotted.low() >= LEAST_UNIT) {
+      measures.add(liquid ? KitchenMeasures.MILLILITRE : KitchenMeasures.GRAM);
+      measures.add(liquid ? KitchenMeasures.GRAM : KitchenMeasures.MILLILITRE);
     } else {
       measures.add(plain.measure());
     }

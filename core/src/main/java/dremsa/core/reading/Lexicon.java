@@ -2,8 +2,10 @@ package dremsa.core.reading;
 
 import dremsa.core.brew.Stock;
 import dremsa.core.material.Material;
+import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Materials;
 import dremsa.core.material.OtherNames;
+import dremsa.core.material.Property;
 import dremsa.core.measure.CsvTable;
 import dremsa.core.measure.Token;
 import java.util.ArrayList;
@@ -46,9 +48,11 @@ final class Lexicon {
   private static final Map<String, List<Phrase>> NAMES = names(Materials.standard());
 
   private final Map<String, List<Phrase>> names;
+  private final Materials materials;
 
-  private Lexicon(Map<String, List<Phrase>> names) {
+  private Lexicon(Map<String, List<Phrase>> names, Materials materials) {
     this.names = names;
+    this.materials = materials;
   }
 
   /** What a phrase means, in one of its roles. */
@@ -84,7 +88,7 @@ final class Lexicon {
     }
     brews.forEach((id, name) -> add(own, name, new Sense(MATERIAL, Stock.PREFIX + id)));
     own.forEach((first, phrases) -> all.merge(first, phrases, Lexicon::joined));
-    return new Lexicon(all);
+    return new Lexicon(all, materials);
   }
 
   private static List<Phrase> joined(List<Phrase> one, List<Phrase> other) {
@@ -171,6 +175,22 @@ final class Lexicon {
   Hit name(List<Token> tokens, int at) {
     return longest(names, tokens, at);
   }
+
+  /** Whether one of it is a thing that can be counted: an onion, an egg, a cinnamon stick. */
+  boolean isCounted(Hit name) {
+    String last = name.words().get(name.words().size() - 1);
+    return COUNTED.contains(last)
+        || name.senses().stream()
+            .flatMap(sense -> materials.find(sense.means()).stream())
+            .anyMatch(
+                m ->
+                    m.kind() == MaterialKind.FRESH_PLANT
+                        || m.kind() == MaterialKind.ALOE_LEAF
+                        || m.kind() == MaterialKind.FOOD && m.figure(Property.PIECE).isPresent());
+  }
+
+  private static final Set<String> COUNTED =
+      Set.of("stick", "leaf", "pod", "quill", "bulb", "sprig", "clove", "bag");
 
   private static final Hit NOTHING = new Hit(-1, List.of(), List.of());
 

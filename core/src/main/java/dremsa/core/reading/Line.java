@@ -3,6 +3,7 @@ package dremsa.core.reading;
 import dremsa.core.formula.Ingredient;
 import dremsa.core.formula.Proportion;
 import dremsa.core.material.Material;
+import dremsa.core.material.MaterialKind;
 import java.util.LinkedHashSet;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -79,6 +80,27 @@ final class Line {
   /** The first step that names it; -1 where none does. */
   int firstClause() {
     return firstClause;
+  }
+
+  /**
+   * Whether it goes in at the end where the note does not say: what must not be boiled, and in a
+   * pot that is heated what a boil would waste.
+   */
+  boolean goesInLate(boolean heated) {
+    if (material == null) {
+      return true;
+    }
+    return switch (material.kind()) {
+      case ESSENTIAL_OIL, FRAGRANCE, PRESERVATIVE, POWDER_ADDITIVE, JUICE, FOOD, CONDITIONER ->
+          true;
+      case HYDROLAT, GLYCERIN, ACID -> heated;
+      default -> false;
+    };
+  }
+
+  /** Whether what is said of it being added late is what is done by habit: oils too. */
+  boolean isStirredIn() {
+    return goesInLate(true) || material != null && material.kind().role() == MaterialKind.Role.OIL;
   }
 
   double grams() {

@@ -13,7 +13,7 @@ import java.util.function.Predicate;
 /** Finds the method that a note follows, from what goes in and what is done to it. */
 final class MethodFinder {
   /** So much powder to its liquid, by weight, is a paste; thinner it is an infusion of powder. */
-  private static final double PASTE = 0.15;
+  private static final double PASTE = 0.1;
 
   /** Fresh sprigs that boil no longer than this are simmered shortly, min; common practice. */
   private static final double SHORT_SIMMER = 8;
@@ -45,7 +45,9 @@ final class MethodFinder {
     if (!water
         && any(m -> m.kind().role() == MaterialKind.Role.OIL)
         && plants
-        && !does(StepKind.ADD)) {
+        && !does(StepKind.ADD)
+        && isOily()
+        && !isPaste()) {
       all.add(Method.INFUSED_OIL);
     }
     if (has(MaterialKind.SEAWEED)) {
@@ -63,7 +65,7 @@ final class MethodFinder {
       all.add(cream ? Method.GRAIN_CREAM : Method.STARCH_WATER);
       all.add(cream ? Method.STARCH_WATER : Method.GRAIN_CREAM);
     }
-    if (does(StepKind.WATER_BATH)) {
+    if (does(StepKind.WATER_BATH) && plants) {
       all.add(Method.WATER_BATH);
     }
     if (any(
@@ -77,13 +79,16 @@ final class MethodFinder {
       all.add(Method.MUCILAGE);
     }
     boolean blended = does(StepKind.BLEND) && !boils && any(m -> m.kind().isFresh());
+    if (blended && !does(StepKind.STRAIN) && !has(MaterialKind.ALOE_LEAF)) {
+      all.add(Method.PASTE);
+    }
     if (blended) {
       all.add(
           has(MaterialKind.ALOE_LEAF) && !any(m -> m.kind() == MaterialKind.FRESH_PLANT)
               ? Method.ALOE_JUICE
               : Method.FRESH_JUICE);
     }
-    if (isPaste() && (!boils || !does(StepKind.STRAIN) && !does(StepKind.BOIL))) {
+    if (isPaste() && !does(StepKind.STRAIN) && !does(StepKind.BOIL)) {
       all.add(Method.PASTE);
     }
     boolean infused = poured() || does(StepKind.STEEP) && !does(StepKind.BOIL);
@@ -157,6 +162,19 @@ final class MethodFinder {
     double liquid =
         lines.stream().filter(l -> !l.is(m -> m.kind().isPlant())).mapToDouble(Line::grams).sum();
     return powder > 0 && (liquid == 0 || powder > PASTE * liquid);
+  }
+
+  /** Whether plants stand in oil, and not a little oil in plants. */
+  private boolean isOily() {
+    double oil =
+        lines.stream()
+            .filter(l -> l.is(m -> m.kind().role() == MaterialKind.Role.OIL))
+            .mapToDouble(Line::grams)
+            .sum();
+    double plants =
+        lines.stream().filter(l -> l.is(m -> m.kind().isPlant())).mapToDouble(Line::grams).sum();
+    boolean open = lines.stream().anyMatch(l -> l.proportion() == null);
+    return open || oil >= plants;
   }
 
   private double boilMinutes() {

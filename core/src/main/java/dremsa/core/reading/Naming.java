@@ -4,7 +4,10 @@ import dremsa.core.brew.Stock;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Materials;
+import dremsa.core.measure.Dimension;
+import dremsa.core.measure.EverydayMeasures;
 import dremsa.core.measure.KitchenMeasures;
+import dremsa.core.measure.TypedAmount;
 import dremsa.core.reading.Stretch.Option;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -74,6 +77,10 @@ final class Naming {
 
   private Choice known(Mention mention, Item.Substance substance) {
     Set<String> states = new LinkedHashSet<>(mention.states());
+    // "fresh rosemary" may be a name as a whole.
+    Lexicon.split(substance.said()).stream()
+        .filter(word -> word.equals("fresh") || word.equals("dried"))
+        .forEach(states::add);
     boolean powder = states.contains("powder") || mention.part().equals("POWDER");
     List<Material> found = new ArrayList<>();
     for (String id : substance.ids()) {
@@ -88,9 +95,19 @@ final class Naming {
     if (form.equals("oil") || form.equals("infused") || form.equals("essential")) {
       return oil(mention, substance, found);
     }
+    if (isSquirt(mention, found)) {
+      List<Material> both = new ArrayList<>(juices(substance));
+      both.addAll(found);
+      return new Choice(options(both), false);
+    }
+    if ((form.equals("water") || substance.said().endsWith(" tea"))
+        && isPoured(mention)
+        && found.stream().allMatch(m -> m.kind().isPlant())) {
+      return made(substance, MaterialKind.HYDROLAT, found); // "half a cup of hibiscus tea"
+    }
     if (form.equals("juice")
         && found.stream().noneMatch(m -> m.kind().isRaw() || m.kind() == MaterialKind.ACID)) {
-      List<Material> juices = otherForms(found, m -> m.kind() == MaterialKind.JUICE);
+      List<Material> juices = juices(substance);
       return juices.isEmpty()
           ? made(substance, MaterialKind.JUICE, found)
           : new Choice(options(juices), juices.size() == 1);
@@ -102,6 +119,34 @@ final class Naming {
       return ground(substance, found);
     }
     return byState(mention, substance, found, states);
+  }
+
+  /** More than spoons of it: the liquid, and not the herb that it is made of. */
+  private static boolean isPoured(Mention mention) {
+    if (mention.amount() == null || mention.amount().spotted().measure() == null) {
+      return false;
+    }
+    TypedAmount typed = mention.amount().spotted().typed("");
+    return typed.measure().dimension() != Dimension.COUNT
+        && !typed.measure().equals(EverydayMeasures.TEABAG)
+        && typed.size() >= POURED_ML;
+  }
+
+  /** From four spoons on something is poured, mL or g. */
+  private static final double POURED_ML = 60;
+
+  /** A squeeze or a spoon of lemon is its juice. */
+  private static boolean isSquirt(Mention mention, List<Material> found) {
+    return found.size() == 1
+        && found.get(0).id().equals("lemon")
+        && mention.amount() != null
+        && mention.amount().spotted().measure() != null
+        && mention.amount().spotted().measure().dimension() == Dimension.VOLUME;
+  }
+
+  private List<Material> juices(Item.Substance substance) {
+    String first = Lexicon.split(substance.said()).get(0) + "-juice";
+    return materials.find(first).map(List::of).orElse(List.of());
   }
 
   /** A spoon of it is an infused or a carrier oil, a drop an essential oil; else it is asked. */
@@ -153,7 +198,8 @@ final class Naming {
           : new Choice(options(fresh), fresh.size() == 1);
     }
     if (plant && states.contains("dried")) {
-      List<Material> dried = whole.stream().filter(m -> !m.kind().isFresh()).toList();
+      List<Material> dried =
+          ofPart(mention, substance, whole).stream().filter(m -> !m.kind().isFresh()).toList();
       if (dried.isEmpty()) {
         dried = otherForms(whole, m -> !m.kind().isFresh() && !m.kind().isPowder());
       }
@@ -161,7 +207,29 @@ final class Naming {
           ? made(substance, driedKind(substance.part(), whole.get(0).kind()), whole)
           : new Choice(options(dried), dried.size() == 1);
     }
-    return plainly(mention, whole);
+    return plainly(mention, ofPart(mention, substance, whole));
+  }
+
+  /** "Nettle" is the leaf; the root is said to be the root. */
+  private static List<Material> ofPart(
+      Mention mention, Item.Substance substance, List<Material> whole) {
+    String part = mention.part().isEmpty() ? substance.part() : mention.part();
+    List<Material> found =
+        whole.stream()
+            .filter(m -> part.isEmpty() ? m.kind() != MaterialKind.ROOT : isPart(m.kind(), part))
+            .toList();
+    return found.isEmpty() ? whole : found;
+  }
+
+  private static boolean isPart(MaterialKind kind, String part) {
+    return switch (part) {
+      case "LEAF", "HERB" -> kind == MaterialKind.LEAF || kind == MaterialKind.FRESH_LEAF;
+      case "FLOWER" -> kind == MaterialKind.FLOWER || kind == MaterialKind.FRESH_PLANT;
+      case "ROOT" -> kind == MaterialKind.ROOT || kind == MaterialKind.FRESH_PLANT;
+      case "SEED" -> kind == MaterialKind.SEED || kind == MaterialKind.GUM_SEED;
+      case "BARK" -> kind == MaterialKind.BARK;
+      default -> true;
+    };
   }
 
   /**

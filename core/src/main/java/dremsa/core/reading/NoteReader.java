@@ -13,6 +13,7 @@ import dremsa.core.measure.AmountReader;
 import dremsa.core.measure.CountMeasures;
 import dremsa.core.measure.MeasureSystem;
 import dremsa.core.measure.Token;
+import dremsa.core.measure.TypedAmount;
 import dremsa.core.reading.Stretch.About;
 import dremsa.core.reading.Stretch.Certainty;
 import java.util.ArrayList;
@@ -79,16 +80,11 @@ public final class NoteReader {
     List<Stage> said = cook.cook();
     List<Method> methods = MethodFinder.of(larder.lines(), said);
     Method method = chosen(margin, methods);
+    Finish.shares(larder);
     Finish.amounts(larder, method);
     List<Stage> stages = larder.lines().isEmpty() ? List.of() : Finish.steps(larder, said, method);
     marks(margin, stages);
-    for (Item item : items) {
-      if (item instanceof Item.Unknown) {
-        margin.unread(item.from(), item.to(), "not read");
-      } else if (item instanceof Item.Quantity q) {
-        margin.unread(q.from(), q.to(), "an amount of nothing that was read");
-      }
-    }
+    leftOver(margin, items);
     List<Stretch> stretches = margin.stretches();
     String name = heading.name().orElseGet(() -> named(larder, method));
     return new Reading(
@@ -123,6 +119,41 @@ public final class NoteReader {
             .toList(),
         notes(text, stretches));
   }
+
+  /** What nothing was made of: it stays beside the formula. */
+  private static void leftOver(Margin margin, List<Item> items) {
+    for (int i = 0; i < items.size(); i++) {
+      Item item = items.get(i);
+      if (item instanceof Item.Unknown) {
+        boolean describes =
+            i + 1 < items.size()
+                && items.get(i + 1) instanceof Item.Word word
+                && (word.is("container") || word.is("tool") || word.is("vessel"));
+        if (!describes) {
+          margin.unread(item.from(), item.to(), "not read");
+        }
+      } else if (item instanceof Item.Quantity q) {
+        if (i > 1 && items.get(i - 2) instanceof Item.Quantity first && isSame(first, q)) {
+          margin.read(q.from(), q.to(), About.AMOUNT, -1, "the same amount in another measure");
+        } else {
+          margin.unread(q.from(), q.to(), "an amount of nothing that was read");
+        }
+      }
+    }
+  }
+
+  /** {@code 500 ml (2 cups)}: measures round, so that the two may differ a little. */
+  private static boolean isSame(Item.Quantity first, Item.Quantity second) {
+    if (first.spotted().measure() == null || second.spotted().measure() == null) {
+      return false;
+    }
+    TypedAmount one = first.spotted().typed("");
+    TypedAmount other = second.spotted().typed("");
+    return one.measure().dimension() != other.measure().dimension()
+        || Math.abs(one.size() - other.size()) <= ROUNDED * one.size();
+  }
+
+  private static final double ROUNDED = 0.15;
 
   private static Method chosen(Margin margin, List<Method> methods) {
     return margin

@@ -2,6 +2,7 @@ package dremsa.core.reading;
 
 import dremsa.core.measure.AmountReader;
 import dremsa.core.measure.AmountReader.Spotted;
+import dremsa.core.measure.KitchenMeasure;
 import dremsa.core.measure.Token;
 import dremsa.core.reading.Lexicon.Hit;
 import dremsa.core.reading.Lexicon.Sense;
@@ -23,6 +24,9 @@ final class Scanner {
   private final Lexicon lexicon;
   private final AmountReader amounts;
   private final List<Item> items = new ArrayList<>();
+
+  /** Where a fruit stands whose juice is meant; -1 for nowhere. */
+  private int juiceAt = -1;
 
   private Scanner(List<Token> tokens, Lexicon lexicon, AmountReader amounts) {
     this.tokens = tokens;
@@ -51,6 +55,10 @@ final class Scanner {
     if (SENTENCE_ENDS.contains(token.text())) {
       return new Item.Break(at, at + 1, true);
     }
+    Item juice = juiceOf(at);
+    if (juice != null) {
+      return juice;
+    }
     Item number = number(at);
     if (number != null) {
       return number;
@@ -61,7 +69,12 @@ final class Scanner {
       return substance;
     }
     if (JOINS.contains(token.text()) && hit.length() <= 1) {
-      return new Item.Break(at, at + 1, false, token.is("then") || token.is("afterwards"));
+      return new Item.Break(
+          at,
+          at + 1,
+          false,
+          token.is("then") || token.is("afterwards"),
+          token.is("and") || token.is("&") || token.is("n"));
     }
     if (hit.length() > 0) {
       return word(at, hit);
@@ -109,7 +122,7 @@ final class Scanner {
     }
     Optional<Spotted> spotted = amounts.spot(tokens, at);
     if (spotted.isEmpty()) {
-      return null;
+      return measureAlone(at);
     }
     Spotted found = spotted.get();
     int to = found.to();
@@ -119,11 +132,11 @@ final class Scanner {
         return other;
       }
       if (found.article()) {
-        return null;
+        return counted(to) ? new Item.Quantity(at, to, found) : null;
       }
       KitchenLetter letter = letter(to);
       if (letter != null) {
-        return new Item.Quantity(at, to + 1, letter.of(found, to));
+        return new Item.Quantity(at, pastPoint(to + 1), letter.of(found, to));
       }
     } else if (found.measure().id().equals("drop")) {
       Item.DropsEach each = dropsEach(at, found);
@@ -131,7 +144,88 @@ final class Scanner {
         return each;
       }
     }
-    return new Item.Quantity(at, to, found);
+    if (found.article() && isVessel(found.measureFrom())) {
+      return null;
+    }
+    return new Item.Quantity(at, found.measure() == null ? to : pastPoint(to), found);
+  }
+
+  /** {@code a glass jar} is no glass of anything. */
+  private boolean isVessel(int at) {
+    Hit hit = lexicon.word(tokens, at);
+    return hit.length() > 1
+        && hit.senses().stream()
+            .anyMatch(s -> s.role().equals("container") || s.role().equals("vessel"));
+  }
+
+  /**
+   * A short form may have its point, {@code 2 c. water}; after its thing it is a sentence's end.
+   */
+  private int pastPoint(int to) {
+    if (to + 1 >= tokens.size()
+        || !tokens.get(to).is(".")
+        || tokens.get(to - 1).text().length() > 5) {
+      return to;
+    }
+    boolean goesOn = Character.isLowerCase(tokens.get(to + 1).raw().charAt(0));
+    return goesOn || !substanceBefore() && tokens.get(to + 1).isWord() ? to + 1 : to;
+  }
+
+  /** {@code Handful of mint} at the beginning of a line: one of it. */
+  private @Nullable Item measureAlone(int at) {
+    boolean begins = items.isEmpty() || opensClause(at);
+    KitchenMeasure measure = amounts.measure(tokens.get(at).text()).orElse(null);
+    boolean loose = measure != null && measure.isLoose() && tokens.get(at).text().length() > 3;
+    if (!begins || !loose || at + 1 >= tokens.size()) {
+      return null;
+    }
+    int next = tokens.get(at + 1).is("of") ? at + 2 : at + 1;
+    boolean named =
+        next < tokens.size()
+            && (lexicon.name(tokens, next).length() > 0
+                || role(lexicon.word(tokens, next).senses(), "state") != null);
+    return named
+        ? new Item.Quantity(at, at + 1, new Spotted(1, 1, measure, at, at + 1, false, true))
+        : null;
+  }
+
+  /** {@code an onion}, {@code a large aloe leaf}. */
+  private boolean counted(int at) {
+    int next = at;
+    for (int i = 0; i < 3 && next < tokens.size(); i++) {
+      Hit name = lexicon.name(tokens, next);
+      if (name.length() > 0) {
+        return lexicon.isCounted(name);
+      }
+      Hit state = lexicon.word(tokens, next);
+      if (role(state.senses(), "state") == null) {
+        return false;
+      }
+      next = state.to();
+    }
+    return false;
+  }
+
+  /** {@code the juice of half a lemon}: so much of the fruit, but its juice. */
+  private @Nullable Item juiceOf(int at) {
+    if (!tokens.get(at).is("juice") || at + 2 >= tokens.size() || !tokens.get(at + 1).is("of")) {
+      return null;
+    }
+    Optional<Spotted> number = amounts.spot(tokens, at + 2);
+    if (number.isEmpty() || number.get().measure() != null) {
+      return null;
+    }
+    int name = number.get().to();
+    for (int i = 0;
+        i < 2 && name < tokens.size() && lexicon.name(tokens, name).length() == 0;
+        i++) {
+      name++;
+    }
+    if (name >= tokens.size() || lexicon.name(tokens, name).length() == 0) {
+      return null;
+    }
+    juiceAt = name;
+    return new Item.Quantity(at, name, number.get());
   }
 
   /** {@code 2 T}, {@code 1 t}: a big letter is the big spoon, though hands differ. */
@@ -222,7 +316,7 @@ final class Scanner {
   /** What follows a name and belongs to it: its part, its form, its state in brackets. */
   private Item withForm(int from, int nameTo, List<String> ids, String said) {
     Set<String> states = new LinkedHashSet<>();
-    String form = "";
+    String form = from == juiceAt ? "juice" : "";
     String part = "";
     int to = nameTo;
     for (int next = nameTo; next < tokens.size(); ) {

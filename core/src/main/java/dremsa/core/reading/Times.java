@@ -29,8 +29,10 @@ final class Times {
           Map.entry("night", DAY),
           Map.entry("week", 7 * DAY),
           Map.entry("wk", 7 * DAY),
+          Map.entry("wks", 7 * DAY),
           Map.entry("fortnight", 14 * DAY),
-          Map.entry("month", 30 * DAY));
+          Map.entry("month", 30 * DAY),
+          Map.entry("year", 365 * DAY));
 
   /** A night on the counter: common practice. */
   private static final double NIGHT_SHORT = 8 * HOUR;
@@ -46,11 +48,12 @@ final class Times {
   static Optional<Item.Span> span(List<Token> tokens, int at) {
     String word = tokens.get(at).text();
     if (word.equals("overnight")
+        || word.equals("overnite")
         || follows(tokens, at, "over", "night")
         || follows(tokens, at, "all", "night")) {
       return Optional.of(
           new Item.Span(
-              at, at + (word.equals("overnight") ? 1 : 2), NIGHT_SHORT, NIGHT_LONG, false));
+              at, at + (word.startsWith("overni") ? 1 : 2), NIGHT_SHORT, NIGHT_LONG, false));
     }
     if (follows(tokens, at, "all", "day")) {
       return Optional.of(new Item.Span(at, at + 2, NIGHT_SHORT, NIGHT_LONG, false));
