@@ -886,6 +886,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formulas/{id}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A formula as a note in plain words; reading it gives the formula back */
+        get: operations["note"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas/{id}/planned": {
         parameters: {
             query?: never;
@@ -1593,6 +1610,61 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep the formula of a note; refused as long as there are guesses in it */
+        post: operations["keep_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/notes/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read a note in plain words as a formula; keeps nothing
+         * @description Every stretch of the text is read, a guess with what else it could be, or not read. The same text with the same answers always reads the same.
+         */
+        post: operations["read_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/notes/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What this household means by its words */
+        get: operations["words"];
+        put?: never;
+        post?: never;
+        /** Forget what a word means here; it is asked about again */
+        delete: operations["forget_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people": {
         parameters: {
             query?: never;
@@ -1702,7 +1774,7 @@ export interface paths {
         get: operations["lengths"];
         put?: never;
         /** A length more */
-        post: operations["read_3"];
+        post: operations["read_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1868,7 +1940,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["forget_1"];
+        delete: operations["forget_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2305,7 +2377,7 @@ export interface paths {
          * Reads a table in, or shows what it would do
          * @description The columns are those that the table is written out with, in any order; commas, semicolons or tabs between them. A line that stands there already is passed over; with a line that is wrong nothing is kept.
          */
-        post: operations["read_4"];
+        post: operations["read_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3918,7 +3990,7 @@ export interface components {
         };
         KindJson: {
             /** @enum {string} */
-            kind: "WATER" | "LEAF" | "FLOWER" | "ROOT" | "BARK" | "BUD" | "SEED" | "GUM_SEED" | "GRAIN" | "SEAWEED" | "POWDER" | "GUM_POWDER" | "FRESH_LEAF" | "FRESH_PLANT" | "ALOE_LEAF" | "JUICE" | "ACID" | "SPIRIT" | "GLYCERIN" | "CARRIER_OIL" | "INFUSED_OIL" | "ESSENTIAL_OIL" | "FRAGRANCE" | "PRESERVATIVE" | "POWDER_ADDITIVE" | "CONDITIONER" | "BREW";
+            kind: "WATER" | "LEAF" | "FLOWER" | "ROOT" | "BARK" | "BUD" | "SEED" | "GUM_SEED" | "GRAIN" | "SEAWEED" | "POWDER" | "GUM_POWDER" | "FRESH_LEAF" | "FRESH_PLANT" | "ALOE_LEAF" | "JUICE" | "FOOD" | "HYDROLAT" | "ACID" | "SPIRIT" | "GLYCERIN" | "CARRIER_OIL" | "INFUSED_OIL" | "ESSENTIAL_OIL" | "FRAGRANCE" | "PRESERVATIVE" | "POWDER_ADDITIVE" | "CONDITIONER" | "BREW";
             words: string;
             figures: components["schemas"]["PropertyJson"][];
         };
@@ -4181,7 +4253,7 @@ export interface components {
             name: string;
             inci?: string;
             /** @enum {string} */
-            kind: "WATER" | "LEAF" | "FLOWER" | "ROOT" | "BARK" | "BUD" | "SEED" | "GUM_SEED" | "GRAIN" | "SEAWEED" | "POWDER" | "GUM_POWDER" | "FRESH_LEAF" | "FRESH_PLANT" | "ALOE_LEAF" | "JUICE" | "ACID" | "SPIRIT" | "GLYCERIN" | "CARRIER_OIL" | "INFUSED_OIL" | "ESSENTIAL_OIL" | "FRAGRANCE" | "PRESERVATIVE" | "POWDER_ADDITIVE" | "CONDITIONER" | "BREW";
+            kind: "WATER" | "LEAF" | "FLOWER" | "ROOT" | "BARK" | "BUD" | "SEED" | "GUM_SEED" | "GRAIN" | "SEAWEED" | "POWDER" | "GUM_POWDER" | "FRESH_LEAF" | "FRESH_PLANT" | "ALOE_LEAF" | "JUICE" | "FOOD" | "HYDROLAT" | "ACID" | "SPIRIT" | "GLYCERIN" | "CARRIER_OIL" | "INFUSED_OIL" | "ESSENTIAL_OIL" | "FRAGRANCE" | "PRESERVATIVE" | "POWDER_ADDITIVE" | "CONDITIONER" | "BREW";
             kindWords?: string;
             tint?: string;
             note?: string;
@@ -4189,6 +4261,11 @@ export interface components {
                 [key: string]: components["schemas"]["FigureJson"];
             };
             own?: boolean;
+        };
+        MayBeJson: {
+            /** @enum {string} */
+            method: "HOT_INFUSION" | "DECOCTION" | "SHORT_SIMMER" | "COLD_SOAK" | "WATER_BATH" | "SEED_GEL" | "MUCILAGE" | "SEAWEED_GEL" | "STARCH_WATER" | "GRAIN_CREAM" | "ALOE_JUICE" | "FRESH_JUICE" | "TINCTURE" | "INFUSED_OIL" | "PASTE" | "FORTIFIED_CONDITIONER" | "BLEND";
+            words: string;
         };
         MeanView: {
             /** Format: int32 */
@@ -4380,6 +4457,37 @@ export interface components {
             millilitres: number;
             words: string;
         };
+        NoteForm: {
+            text: string;
+            answers?: {
+                [key: string]: string;
+            };
+        };
+        NoteKept: {
+            id: string;
+        };
+        NoteRead: {
+            name: string;
+            stretches: components["schemas"]["StretchJson"][];
+            method: components["schemas"]["MayBeJson"];
+            otherMethods: components["schemas"]["MayBeJson"][];
+            formula?: components["schemas"]["FormulaJson"];
+            /** Format: int32 */
+            guesses: number;
+            ingredients: components["schemas"]["TakenJson"][];
+            steps: components["schemas"]["ReadStepJson"][];
+            beside: string[];
+            notes: string[];
+            newMaterials: string[];
+            asWritten?: components["schemas"]["PredictionJson"];
+        };
+        NoteText: {
+            text: string;
+        };
+        NoteToKeep: {
+            note: components["schemas"]["NoteForm"];
+            name?: string;
+        };
         OccasionJson: {
             key: string;
             /** @enum {string} */
@@ -4436,6 +4544,10 @@ export interface components {
             /** Format: int32 */
             jar: number;
         };
+        OptionJson: {
+            value: string;
+            words: string;
+        };
         OtherView: {
             /** Format: uuid */
             bottle: string;
@@ -4445,6 +4557,11 @@ export interface components {
             /** Format: date */
             lastDay: string;
             limits: components["schemas"]["LimitJson"][];
+        };
+        OwnWordJson: {
+            word: string;
+            says: string;
+            means: string;
         };
         PaceForm: {
             /** Format: int64 */
@@ -4987,6 +5104,11 @@ export interface components {
             formula?: components["schemas"]["FormulaJson"];
             faults: components["schemas"]["Fault"][];
             unread: components["schemas"]["Fault"][];
+        };
+        ReadStepJson: {
+            words: string;
+            filledIn: boolean;
+            open: string;
         };
         Reading: {
             formulas: components["schemas"]["ReadFormula"][];
@@ -5531,6 +5653,21 @@ export interface components {
             /** Format: double */
             gramsPer100Ml: number;
         };
+        StretchJson: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** @enum {string} */
+            certainty: "READ" | "GUESS" | "UNREAD";
+            /** @enum {string} */
+            about: "NAME" | "AMOUNT" | "MATERIAL" | "STEP" | "KEEPING" | "USE" | "WORDS";
+            /** Format: int32 */
+            target: number;
+            taken: string;
+            key: string;
+            options: components["schemas"]["OptionJson"][];
+        };
         StrokeView: {
             words: string;
             millilitres: components["schemas"]["FigureJson"];
@@ -5610,6 +5747,12 @@ export interface components {
         };
         TakenDay: {
             batches: string[];
+        };
+        TakenJson: {
+            material: string;
+            name: string;
+            amount: string;
+            measured: boolean;
         };
         TargetJson: {
             /** @enum {string} */
@@ -5757,7 +5900,7 @@ export interface components {
         UnsuitedJson: {
             material?: string;
             /** @enum {string} */
-            family?: "NUT_OILS" | "GRAIN" | "ALOE" | "DAISIES" | "MINTS" | "ONIONS" | "SEEDS" | "SEAWEED" | "SPIRIT" | "SCENTS";
+            family?: "NUT_OILS" | "GRAIN" | "ALOE" | "DAISIES" | "MINTS" | "ONIONS" | "SEEDS" | "SEAWEED" | "SPIRIT" | "FOODS" | "SCENTS";
         };
         UseLine: {
             /** Format: date-time */
@@ -8199,6 +8342,37 @@ export interface operations {
             };
         };
     };
+    note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoteText"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     planned: {
         parameters: {
             query?: never;
@@ -9771,6 +9945,132 @@ export interface operations {
             };
         };
     };
+    keep_1: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteToKeep"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoteKept"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoteRead"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    words: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnWordJson"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forget_1: {
+        parameters: {
+            query: {
+                word: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     all: {
         parameters: {
             query?: never;
@@ -10105,7 +10405,7 @@ export interface operations {
             };
         };
     };
-    read_3: {
+    read_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -10536,7 +10836,7 @@ export interface operations {
             };
         };
     };
-    forget_1: {
+    forget_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -11581,7 +11881,7 @@ export interface operations {
             };
         };
     };
-    read_4: {
+    read_5: {
         parameters: {
             query?: {
                 look?: boolean;

@@ -113,6 +113,7 @@ export const WORDS = {
     "SEEDS": "gum seeds",
     "SEAWEED": "seaweed",
     "SPIRIT": "spirit",
+    "FOODS": "egg, milk and honey",
     "SCENTS": "essential oils and fragrance"
   },
   "got": {

@@ -220,19 +220,27 @@ class FormulasTest {
   }
 
   @Test
-  void ofARecipeInProseTheIngredientsAreReadAndTheRestIsTold() {
+  void aRecipeOfAnybodysIsReadAsANoteAndWhatIsAGuessIsTold() {
     String recipe =
         """
         {"@context":"https://schema.org","@type":"Recipe","name":"<b>Kitchen rinse</b>",
-         "recipeIngredient":["1/2 l water","2 tbsp rosemary","a dragon scale","3 sprigs of linseed"],
-         "recipeInstructions":[{"@type":"HowToStep","text":"Pour and wait."}]}
+         "recipeIngredient":["1/2 l water","2 tbsp dried sage","a dragon scale","2 tbsp hackberry leaf",
+           "1 T honey"],
+         "recipeInstructions":[{"@type":"HowToStep","text":"Bring the water to a boil."},
+           {"@type":"HowToStep","text":"Add the sage and simmer for 12 minutes. Cool, strain."},
+           {"@type":"HowToStep","text":"Stir in the honey."}]}
         """;
-    Visitor.Answer read =
-        owner.post("/api/formulas/read", Map.of("text", recipe, "method", "HOT_INFUSION"));
+    Visitor.Answer read = owner.post("/api/formulas/read", Map.of("text", recipe));
     assertThat(read.text("/formulas/0/name")).isEqualTo("Kitchen rinse");
-    assertThat(read.at("/formulas/0/formula/ingredients").size()).isEqualTo(2);
-    assertThat(read.at("/formulas/0/unread").size()).isEqualTo(3);
-    assertThat(read.text("/formulas/0/unread/0/place")).isEqualTo("recipeIngredient[2]");
+    assertThat(read.at("/formulas/0/formula/ingredients").findValuesAsString("material"))
+        .containsExactly("water", "sage", "honey");
+    assertThat(read.at("/formulas/0/formula/steps").findValuesAsString("kind"))
+        .containsExactly("combine", "heat", "combine", "boil", "cool", "strain", "add", "bottle");
+    assertThat(read.text("/formulas/0/formula/method")).isEqualTo("DECOCTION");
+    List<String> places = read.at("/formulas/0/unread").findValuesAsString("place");
+    assertThat(places)
+        .contains("recipeIngredient[2]", "recipeIngredient[3]", "recipeIngredient[4]");
+    assertThat(places).doesNotContain("recipeIngredient[0]", "recipeInstructions[1]");
     Visitor.Answer taken =
         owner.post(
             "/api/formulas/take", Map.of("formulas", List.of(read.at("/formulas/0/formula"))));

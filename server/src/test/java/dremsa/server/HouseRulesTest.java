@@ -63,6 +63,7 @@ class HouseRulesTest {
               "..learning",
               "..practice",
               "..journal",
+              "..notes",
               "..history",
               "..reminders");
 

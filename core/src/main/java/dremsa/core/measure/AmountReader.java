@@ -79,7 +79,6 @@ public final class AmountReader {
           "packed",
           "flat",
           "whole",
-          "us",
           "metric");
 
   private final Map<String, KitchenMeasure> byName = new HashMap<>();

@@ -30,6 +30,21 @@ final class Clause {
     to = Math.max(to, item.to());
   }
 
+  /** Takes out what stands from its last amount on; nothing where no thing stands there. */
+  List<Item> sinceLastAmount() {
+    int last = -1;
+    for (int i = 0; i < items.size(); i++) {
+      last = items.get(i) instanceof Item.Quantity ? i : last;
+    }
+    if (last < 1
+        || items.subList(last, items.size()).stream().noneMatch(Item.Substance.class::isInstance)) {
+      return List.of();
+    }
+    List<Item> taken = List.copyOf(items.subList(last, items.size()));
+    items.subList(last, items.size()).clear();
+    return taken;
+  }
+
   /** Its verb. */
   Optional<Item.Verb> verb() {
     return Optional.ofNullable(verb);

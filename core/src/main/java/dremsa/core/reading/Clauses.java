@@ -3,6 +3,7 @@ package dremsa.core.reading;
 import dremsa.core.reading.Stretch.About;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -55,6 +56,9 @@ final class Clauses {
     for (int i = 0; i < about.size(); i++) {
       Item item = about.get(i);
       if (item instanceof Item.Verb verb) {
+        if (current != null && verb.act() == Act.ADD && isPast(verb) && !namesAhead(about, i + 1)) {
+          lead.addAll(current.sinceLastAmount());
+        }
         current = new Clause(verb.act(), sentence, not);
         for (Item early : lead) {
           current.add(early);
@@ -117,6 +121,17 @@ final class Clauses {
         clauses.add(rest);
       }
     }
+  }
+
+  /** {@code simmered, with vinegar added when cool}: what is added stands before the verb. */
+  private boolean isPast(Item.Verb verb) {
+    return margin.words(verb.from(), verb.to()).toLowerCase(Locale.ROOT).startsWith("added");
+  }
+
+  private static boolean namesAhead(List<Item> said, int at) {
+    return said.subList(at, said.size()).stream()
+        .takeWhile(item -> !(item instanceof Item.Break))
+        .anyMatch(Item.Substance.class::isInstance);
   }
 
   private static boolean straining(Clause clause) {

@@ -17,6 +17,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -71,9 +72,10 @@ final class Cook {
   /**
    * How long the writer keeps it.
    *
+   * @param to the token after its words
    * @param minutes null where no time is said
    */
-  record Claim(Clause clause, @Nullable Place place, @Nullable Double minutes) {}
+  record Claim(Clause clause, int to, @Nullable Place place, @Nullable Double minutes) {}
 
   List<Claim> claims() {
     return claims;
@@ -155,7 +157,8 @@ final class Cook {
   }
 
   private boolean waits(Clause clause) {
-    return clause.first(Item.Span.class).isPresent() && !larder.lines().isEmpty();
+    return clause.first(Item.Span.class).isPresent()
+        && larder.lines().stream().anyMatch(line -> line.from() < clause.from());
   }
 
   private void act(int i, Clause clause, Act act) {
@@ -537,7 +540,7 @@ final class Cook {
         .filter(line -> !inPot.contains(line) && !pending.contains(line))
         .filter(
             line -> line.firstClause() < 0 || line.firstClause() <= clause || !namedToGoIn(line))
-        .filter(line -> !line.isStirredIn() || nothingElse())
+        .filter(line -> !larder.isLate(line, isHeated()) || nothingElse())
         .toList();
   }
 
@@ -549,6 +552,12 @@ final class Cook {
         || act == Act.POUR
         || act == Act.STIR
         || act == Act.BLEND;
+  }
+
+  private boolean isHeated() {
+    return hot
+        || IntStream.range(0, clauses.size()).anyMatch(this::heats)
+        || larder.lines().stream().anyMatch(Cook::isHot);
   }
 
   private boolean nothingElse() {
@@ -1390,6 +1399,7 @@ final class Cook {
       claims.add(
           new Claim(
               clause,
+              clause.to(),
               Place.FREEZER,
               clause.first(Item.Span.class).map(Item.Span::high).orElse(null)));
       told(clause);
@@ -1409,6 +1419,7 @@ final class Cook {
       claims.add(
           new Claim(
               clause,
+              clause.to(),
               Place.FREEZER,
               clause.first(Item.Span.class).map(Item.Span::high).orElse(null)));
       told(clause);
@@ -1448,7 +1459,7 @@ final class Cook {
         .ifPresent(
             span -> {
               Place place = clause.word("place").map(Place::valueOf).orElse(null);
-              claims.add(new Claim(clause, place, span.high()));
+              claims.add(new Claim(clause, clause.to(), place, span.high()));
             });
   }
 
@@ -1465,10 +1476,11 @@ final class Cook {
           claims.size() - 1,
           new Claim(
               last.clause,
+              clause.to(),
               last.place == null ? place : last.place,
               last.minutes == null ? minutes : last.minutes));
     } else {
-      claims.add(new Claim(clause, place, minutes));
+      claims.add(new Claim(clause, clause.to(), place, minutes));
     }
   }
 

@@ -9,7 +9,9 @@ import dremsa.core.formula.StepKind;
 import dremsa.core.kitchen.Container;
 import dremsa.core.kitchen.StrainTool;
 import dremsa.core.kitchen.VesselKind;
+import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
+import dremsa.core.material.Property;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -65,6 +67,18 @@ final class Finish {
    * Amounts that are not written: water and plants by the method's ratio, the rest is asked for.
    */
   static void amounts(Larder larder, Method method) {
+    // A juice has its own water; everything else that is dry needs some.
+    boolean dry =
+        method != Method.FRESH_JUICE
+            && method != Method.ALOE_JUICE
+            && larder.lines().stream()
+                .allMatch(
+                    line -> line.is(m -> m.kind().isPlant() && m.kind() != MaterialKind.ALOE_LEAF))
+            && !(method == Method.PASTE
+                && larder.lines().stream().anyMatch(line -> line.is(m -> m.kind().isFresh())));
+    if (dry && !larder.lines().isEmpty()) {
+      larder.addWater();
+    }
     MethodGuide guide = MethodGuides.of(method);
     double ratio = guide.waterToHerb().map(figure -> figure.value()).orElse(USUAL_RATIO);
     double plants = grams(larder, true);
@@ -98,6 +112,21 @@ final class Finish {
     };
   }
 
+  /** A fresh plant is mostly water: what counts for a ratio is what it would weigh dried, g. */
+  private static double dried(Line line) {
+    Material material = line.material();
+    return material == null || !material.kind().isFresh()
+        ? line.grams()
+        : line.grams()
+            * (1 - material.value(Property.WATER_SHARE, FRESH_WATER))
+            / (1 - DRIED_WATER);
+  }
+
+  /** Water in fresh and in dried plant where it is not known; common practice. */
+  private static final double FRESH_WATER = 0.85;
+
+  private static final double DRIED_WATER = 0.1;
+
   private static double grams(Larder larder, boolean plants) {
     return larder.lines().stream()
         .filter(line -> plants == line.is(m -> m.kind().isPlant()))
@@ -108,7 +137,7 @@ final class Finish {
                         m ->
                             m.kind().role() == MaterialKind.Role.LIQUID
                                 || m.kind().role() == MaterialKind.Role.OIL))
-        .mapToDouble(Line::grams)
+        .mapToDouble(line -> plants ? dried(line) : line.grams())
         .sum();
   }
 
@@ -155,7 +184,7 @@ final class Finish {
     List<Line> pot = new ArrayList<>(notIn());
     boolean heated = isHeated();
     if (heated || hasPlants() && larder.lines().stream().anyMatch(line -> !line.goesInLate(true))) {
-      pot.removeIf(line -> line.goesInLate(heated));
+      pot.removeIf(line -> larder.isLate(line, heated));
     }
     if (pot.isEmpty()) {
       return;

@@ -48,7 +48,7 @@ final class Heading {
       index++;
       boolean recipe =
           item instanceof Item.Quantity
-              || item instanceof Item.Span
+              || item instanceof Item.Span && !tokens.get(end).is("\n")
               || item instanceof Item.Percent
               || item instanceof Item.Ratio
               || item instanceof Item.Verb verb

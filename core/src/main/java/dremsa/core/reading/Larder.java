@@ -12,6 +12,7 @@ import dremsa.core.measure.AmountReader;
 import dremsa.core.measure.AmountReader.Spotted;
 import dremsa.core.measure.CountMeasures;
 import dremsa.core.measure.Dimension;
+import dremsa.core.measure.EverydayMeasures;
 import dremsa.core.measure.KitchenMeasure;
 import dremsa.core.measure.KitchenMeasures;
 import dremsa.core.measure.MeasureSystem;
@@ -26,7 +27,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** What goes in: gathers it clause by clause, and knows what is meant when it is named again. */
@@ -379,11 +379,25 @@ final class Larder {
             spotted.high(),
             spotted.measure() == null ? piece(mention, material) : spotted.measure(),
             "");
-    String key = noted ? margin.key("amount", quantity.from(), quantity.to()) : "";
-    List<Option> options = options(spotted, plain, material, quantity);
+    List<KitchenMeasure> measures = measures(spotted, plain, material);
+    boolean whichMeasure = measures.size() > 1 && spotted.measure() != null;
+    String key =
+        !noted
+            ? ""
+            : whichMeasure
+                ? margin.key("measure", spotted.measureFrom(), spotted.to())
+                : margin.key("amount", quantity.from(), quantity.to());
+    List<Option> options =
+        whichMeasure ? byMeasure(spotted, measures) : byAmount(spotted, measures.get(0), measures);
     String taken = options.get(0).value();
     Optional<String> answer = noted ? margin.answer(key) : Optional.empty();
-    TypedAmount typed = read(answer.orElse(taken)).orElse(plain);
+    TypedAmount typed =
+        whichMeasure
+            ? amounts
+                .measure(answer.orElse(taken))
+                .map(m -> new TypedAmount(spotted.low(), spotted.high(), m, ""))
+                .orElse(plain)
+            : read(answer.orElse(taken)).orElse(plain);
     Optional<Double> grams = grams(typed, material);
     int index = lines.indexOf(line);
     boolean slip =
@@ -437,9 +451,9 @@ final class Larder {
     }
   }
 
-  /** The amounts that may be meant, the one taken first. */
-  private List<Option> options(
-      Spotted spotted, TypedAmount plain, @Nullable Material material, Item.Quantity quantity) {
+  /** The measures that may be meant, the one taken first. */
+  private List<KitchenMeasure> measures(
+      Spotted spotted, TypedAmount plain, @Nullable Material material) {
     List<KitchenMeasure> measures = new ArrayList<>();
     String written =
         spotted.measure() == null ? "" : margin.words(spotted.measureFrom(), spotted.to());
@@ -450,7 +464,7 @@ final class Larder {
     if (written.equals("T") || written.equals("t")) {
       measures.add(plain.measure());
       amounts.measure(written.equals("T") ? "tsp" : "tbsp").ifPresent(measures::add);
-    } else if (plain.measure().id().equals("spoon")) {
+    } else if (plain.measure().equals(EverydayMeasures.SPOON)) {
       amounts.measure("tsp").ifPresent(measures::add);
       amounts.measure("tbsp").ifPresent(measures::add);
     } else if (plain.measure().equals(KitchenMeasures.OUNCE) && liquid) {
@@ -464,6 +478,23 @@ final class Larder {
     } else {
       measures.add(plain.measure());
     }
+    return measures.stream().distinct().toList();
+  }
+
+  /** Which spoon, which ounce: what is answered once can hold for the word. */
+  private static List<Option> byMeasure(Spotted spotted, List<KitchenMeasure> measures) {
+    return measures.stream()
+        .map(
+            measure ->
+                new Option(
+                    measure.symbol(),
+                    new TypedAmount(spotted.low(), spotted.high(), measure, "").words()))
+        .toList();
+  }
+
+  /** How many, or of what. */
+  private static List<Option> byAmount(
+      Spotted spotted, KitchenMeasure first, List<KitchenMeasure> measures) {
     List<Option> all = new ArrayList<>();
     for (KitchenMeasure measure : measures) {
       String words = new TypedAmount(spotted.low(), spotted.high(), measure, "").words();
@@ -471,11 +502,11 @@ final class Larder {
     }
     if (spotted.vague()) {
       for (double number = spotted.low(); number <= spotted.high(); number++) {
-        String words = new TypedAmount(number, number, measures.get(0), "").words();
+        String words = new TypedAmount(number, number, first, "").words();
         all.add(new Option(words, words));
       }
     }
-    return all.stream().distinct().collect(Collectors.toList());
+    return all.stream().distinct().toList();
   }
 
   private static KitchenMeasure piece(Mention mention, @Nullable Material material) {
@@ -491,6 +522,21 @@ final class Larder {
     return material != null && material.kind() == MaterialKind.BUD
         ? CountMeasures.BUD
         : CountMeasures.PIECE;
+  }
+
+  /** Whether something goes in at the end, where the note does not say when. */
+  boolean isLate(Line line, boolean heated) {
+    boolean oil = line.is(m -> m.kind().role() == MaterialKind.Role.OIL);
+    boolean water = lines.stream().anyMatch(l -> l.is(m -> m.kind() == MaterialKind.WATER));
+    return oil ? heated && water : line.goesInLate(heated);
+  }
+
+  /** Water, which the note leaves out; how much of it is asked beside what was named last. */
+  void addWater() {
+    Line last = lines.get(lines.size() - 1);
+    lines.add(
+        new Line(
+            keyFor("water"), "water", naming.material("water", "water"), last.from(), last.to()));
   }
 
   /** Those whose amount the note does not tell. */

@@ -210,8 +210,8 @@ final class Lexicon {
   private static int matches(List<String> words, List<Token> tokens, int at) {
     int next = at;
     for (int i = 0; i < words.size(); i++) {
-      if (i > 0 && next < tokens.size() && tokens.get(next).is("-")) {
-        next++; // sun-dried, water-bath
+      if (i > 0 && next < tokens.size() && (tokens.get(next).is("-") || tokens.get(next).is("'"))) {
+        next++; // sun-dried, ladies' finger
       }
       if (next >= tokens.size() || !singular(tokens.get(next).text()).equals(words.get(i))) {
         return -1;

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /** The margin of a note: what each stretch was taken for, and what was settled of the doubtful. */
 final class Margin {
@@ -143,18 +144,20 @@ final class Margin {
     }
   }
 
-  /** All that was noted, in the order of the text; what overlaps is left to the first noted. */
+  /** All that was noted, in the order of the text; where two overlap the doubtful one stands. */
   List<Stretch> stretches() {
-    List<Stretch> all = new ArrayList<>();
     List<Stretch> sorted = new ArrayList<>(stretches);
-    sorted.sort(Comparator.comparingInt(Stretch::from).thenComparing(s -> -s.to()));
-    int end = -1;
+    sorted.sort(
+        Comparator.comparing((Stretch s) -> s.certainty() != Certainty.GUESS)
+            .thenComparingInt(Stretch::from)
+            .thenComparing(s -> -s.to()));
+    TreeMap<Integer, Stretch> all = new TreeMap<>();
     for (Stretch stretch : sorted) {
-      if (stretch.from() >= end) {
-        all.add(stretch);
-        end = stretch.to();
+      Map.Entry<Integer, Stretch> before = all.lowerEntry(stretch.to());
+      if (before == null || before.getValue().to() <= stretch.from()) {
+        all.put(stretch.from(), stretch);
       }
     }
-    return all;
+    return List.copyOf(all.values());
   }
 }

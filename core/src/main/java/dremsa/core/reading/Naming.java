@@ -4,6 +4,7 @@ import dremsa.core.brew.Stock;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import dremsa.core.material.Materials;
+import dremsa.core.material.Property;
 import dremsa.core.measure.Dimension;
 import dremsa.core.measure.EverydayMeasures;
 import dremsa.core.measure.KitchenMeasures;
@@ -207,8 +208,52 @@ final class Naming {
           ? made(substance, driedKind(substance.part(), whole.get(0).kind()), whole)
           : new Choice(options(dried), dried.size() == 1);
     }
-    return plainly(mention, ofPart(mention, substance, whole));
+    List<Material> plain = new ArrayList<>(ofPart(mention, substance, whole));
+    boolean spirit = plain.stream().allMatch(m -> m.kind() == MaterialKind.SPIRIT);
+    if (spirit && (plain.size() > 1 || mention.percent() != null)) {
+      return spirit(mention);
+    }
+    Choice choice = plainly(mention, plain);
+    List<Material> powders = found.stream().filter(m -> !plain.contains(m) && fine(m)).toList();
+    boolean juicy = plain.stream().anyMatch(m -> m.kind() == MaterialKind.FRESH_PLANT);
+    if (powders.isEmpty() || !juicy) {
+      return choice;
+    }
+    // "Turmeric": by the spoon the powder, by the piece the root.
+    List<Option> all = new ArrayList<>(choice.options);
+    all.addAll(isSpooned(mention) ? 0 : all.size(), options(powders));
+    return new Choice(distinct(all), false);
   }
+
+  /** Spirit of the strength that is said; the weaker of two, which keeps less long. */
+  private Choice spirit(Mention mention) {
+    double said = mention.percent() == null ? USUAL_SPIRIT : mention.percent();
+    List<Material> all =
+        materials.all().stream()
+            .filter(m -> m.kind() == MaterialKind.SPIRIT)
+            .sorted(Comparator.comparingDouble(m -> off(m.value(Property.ALCOHOL, 0), said)))
+            .toList();
+    boolean near = Math.abs(all.get(0).value(Property.ALCOHOL, 0) - said) <= SAME_STRENGTH;
+    return new Choice(options(all), near);
+  }
+
+  private static double off(double strength, double said) {
+    return strength > said + SAME_STRENGTH ? 1000 + strength : Math.abs(strength - said);
+  }
+
+  /** Vodka, rum and the like where no strength is said, % vol; common practice. */
+  private static final double USUAL_SPIRIT = 40;
+
+  /** Two spirits of one name differ by so much, % vol. */
+  private static final double SAME_STRENGTH = 3;
+
+  private static boolean isSpooned(Mention mention) {
+    var measure = mention.amount() == null ? null : mention.amount().spotted().measure();
+    return measure != null && measure.dimension() == Dimension.VOLUME && measure.size() <= SPOON_ML;
+  }
+
+  /** The largest spoon, mL. */
+  private static final double SPOON_ML = 20;
 
   /** "Nettle" is the leaf; the root is said to be the root. */
   private static List<Material> ofPart(
@@ -272,7 +317,11 @@ final class Naming {
     boolean freshFirst = counted || saidFirst || juicy;
     all.sort(Comparator.comparing(m -> m.kind().isFresh() != freshFirst));
     boolean sure =
-        all.size() == 1 || whole.size() == 1 && !both || (saidFirst || juicy) && counted || cut;
+        all.size() == 1
+            || whole.size() == 1 && !both
+            || (saidFirst || juicy) && counted
+            || cut
+            || juicy && mention.amount() != null && !isSpooned(mention);
     return new Choice(options(all), sure);
   }
 
@@ -307,8 +356,12 @@ final class Naming {
     return new Choice(all, false);
   }
 
+  static String newWords(String answer) {
+    return "new here: " + MaterialKind.valueOf(answer.substring(NEW.length())).words();
+  }
+
   private static Option made(MaterialKind kind) {
-    return new Option(NEW + kind, "new here: " + kind.words());
+    return new Option(NEW + kind, newWords(NEW + kind));
   }
 
   private Choice unknown(Mention mention) {
@@ -418,16 +471,16 @@ final class Naming {
         words.isEmpty()
             ? "Herb"
             : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+    if (kind == MaterialKind.ESSENTIAL_OIL && !name.endsWith("essential oil")) {
+      name = name.replaceFirst(" oil$", "");
+    }
     String state =
         switch (kind) {
           case FRESH_LEAF, FRESH_PLANT -> ", fresh";
           case LEAF, FLOWER, ROOT, BARK -> ", dried";
           case POWDER -> name.endsWith("powder") ? "" : " powder";
           case JUICE -> name.endsWith("juice") ? "" : " juice";
-          case ESSENTIAL_OIL ->
-              name.endsWith("essential oil")
-                  ? ""
-                  : name.endsWith(" oil") ? ", essential" : " essential oil";
+          case ESSENTIAL_OIL -> name.endsWith("essential oil") ? "" : " essential oil";
           case INFUSED_OIL -> name.endsWith(" oil") ? ", infused" : "-infused oil";
           case CARRIER_OIL -> name.endsWith(" oil") || name.endsWith("butter") ? "" : " oil";
           default -> "";

@@ -20,8 +20,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 
 /** Reads notes with a household's materials, brews and measures. Immutable. */
 public final class NoteReader {
@@ -62,6 +60,10 @@ public final class NoteReader {
     if (text.length() > LONGEST) {
       throw new IllegalArgumentException("A note has at most " + LONGEST + " characters.");
     }
+    Optional<Formula> written = WrittenNote.read(text, this::idOf);
+    if (written.isPresent()) {
+      return asWritten(text, written.get());
+    }
     List<Token> tokens = Token.all(text);
     Margin margin = new Margin(text, tokens, answers);
     List<Item> items = Scanner.scan(tokens, lexicon, amounts);
@@ -82,7 +84,10 @@ public final class NoteReader {
     Method method = chosen(margin, methods);
     Finish.shares(larder);
     Finish.amounts(larder, method);
-    List<Stage> stages = larder.lines().isEmpty() ? List.of() : Finish.steps(larder, said, method);
+    List<Stage> stages =
+        larder.lines().isEmpty()
+            ? List.of()
+            : Finish.steps(larder, said, method).stream().filter(Stage::putsSomething).toList();
     marks(margin, stages);
     leftOver(margin, items);
     List<Stretch> stretches = margin.stretches();
@@ -113,11 +118,51 @@ public final class NoteReader {
                     new Reading.Claim(
                         text.substring(
                             tokens.get(claim.clause().from()).from(),
-                            tokens.get(claim.clause().to() - 1).to()),
+                            tokens.get(claim.to() - 1).to()),
                         claim.place(),
                         claim.minutes() == null ? null : claim.minutes() / 1440))
             .toList(),
         notes(text, stretches));
+  }
+
+  /** A formula as a note; {@link #read} gives the same formula back. */
+  public String write(Formula formula) {
+    return NoteWriter.write(formula, new Naming(materials, brews));
+  }
+
+  private Optional<String> idOf(String name) {
+    Naming naming = new Naming(materials, brews);
+    return java.util.stream.Stream.concat(
+            materials.all().stream().map(Material::id),
+            brews.keySet().stream().map(id -> dremsa.core.brew.Stock.PREFIX + id))
+        .filter(id -> naming.name(id).equals(name))
+        .findFirst();
+  }
+
+  private Reading asWritten(String text, Formula formula) {
+    Naming naming = new Naming(materials, brews);
+    return new Reading(
+        formula.name(),
+        List.of(
+            new Stretch(
+                0,
+                text.length(),
+                Certainty.READ,
+                About.WORDS,
+                -1,
+                "a note that Dremsa wrote: read to the letter",
+                "",
+                List.of())),
+        formula.method(),
+        List.of(),
+        Optional.of(formula),
+        formula.ingredients().stream()
+            .map(i -> new Reading.Taken(i.key(), i.material(), naming.name(i.material()), "", true))
+            .toList(),
+        formula.steps().stream().map(step -> new Reading.Source(false, "")).toList(),
+        List.of(),
+        List.of(),
+        List.of());
   }
 
   /** What nothing was made of: it stays beside the formula. */
@@ -164,6 +209,19 @@ public final class NoteReader {
         .orElse(methods.get(0));
   }
 
+  /** The answer that a stretch names no ingredient. */
+  public static final String NOT_AN_INGREDIENT = Naming.NOTHING;
+
+  /** Whether an answer makes a new material of the household. */
+  public static boolean isNew(String answer) {
+    return answer.startsWith(Naming.NEW);
+  }
+
+  /** What an answer that makes a new material stands for: {@code "new here: dried leaf"}. */
+  public static String newWords(String answer) {
+    return Naming.newWords(answer);
+  }
+
   /** The key under which the method is settled. */
   public static final String METHOD = "method";
 
@@ -196,15 +254,8 @@ public final class NoteReader {
     if (!parts) {
       return Optional.empty();
     }
-    Set<String> keys = ingredients.stream().map(Ingredient::key).collect(Collectors.toSet());
-    List<Step> steps = new ArrayList<>();
-    for (Stage stage : stages) {
-      stage.lines.removeIf(line -> !keys.contains(line.key()));
-      Step step = stage.step(Finish.model(method, stage));
-      if (!step.puts() || !step.ingredients().isEmpty()) {
-        steps.add(step);
-      }
-    }
+    List<Step> steps =
+        stages.stream().map(stage -> stage.step(Finish.model(method, stage))).toList();
     if (steps.isEmpty() || steps.size() > Formula.MOST_STEPS) {
       return Optional.empty();
     }

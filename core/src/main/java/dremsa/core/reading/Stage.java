@@ -51,6 +51,12 @@ final class Stage {
     return this;
   }
 
+  /** Whether there is something to put in; a step that puts nothing in is none. */
+  boolean putsSomething() {
+    return kind != StepKind.COMBINE && kind != StepKind.ADD
+        || lines.stream().anyMatch(line -> line.proportion() != null);
+  }
+
   /** Whether the method fills it in, and the note does not say it. */
   boolean filledIn() {
     return clauses.isEmpty();

@@ -160,7 +160,8 @@ public class Predictions {
             batch.planned()));
   }
 
-  private static Verdict verdict(Batched batch, Asked asked) {
+  /** How long a batch keeps, each way of a divided one on its own. */
+  public Verdict verdict(Batched batch, Asked asked) {
     return asked
         .keeping()
         .judge(batch.brew(), batch.prediction(), bottled(batch.prediction(), asked.start()));

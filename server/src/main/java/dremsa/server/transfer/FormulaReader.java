@@ -1,23 +1,12 @@
 package dremsa.server.transfer;
 
 import dremsa.core.brew.Stock;
-import dremsa.core.check.AmountSlips;
-import dremsa.core.check.Finding;
 import dremsa.core.formula.Formula;
-import dremsa.core.formula.Ingredient;
-import dremsa.core.formula.Method;
-import dremsa.core.formula.MethodGuides;
-import dremsa.core.formula.Step;
-import dremsa.core.formula.StepKind;
-import dremsa.core.material.Material;
 import dremsa.core.material.Materials;
-import dremsa.core.material.Named;
-import dremsa.core.material.Weighed;
-import dremsa.core.measure.AmountReader;
-import dremsa.core.measure.CountMeasures;
-import dremsa.core.measure.MeasureSystem;
 import dremsa.core.measure.Said;
-import dremsa.core.measure.TypedAmount;
+import dremsa.core.reading.Answers;
+import dremsa.core.reading.NoteReader;
+import dremsa.core.reading.Stretch;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.wire.FormulaJson;
@@ -25,12 +14,12 @@ import jakarta.validation.ConstraintViolation;
 import jakarta.validation.Validator;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
@@ -42,8 +31,7 @@ import tools.jackson.databind.json.JsonMapper;
  * Reads a text as formulas and says exactly what of it could not be read. It takes nothing in.
  *
  * <p>Two forms are known: our own file, and schema.org's Recipe or HowTo as JSON-LD. Of the latter
- * the ingredients are read; its steps are prose, so the formula takes the steps of a method as a
- * first draft and the prose is told as not read.
+ * what it says is read as a note in plain words, and what is a guess or is not read is told.
  */
 @Component
 class FormulaReader {
@@ -79,8 +67,11 @@ class FormulaReader {
   /** Something that could not be read, and where. */
   record Fault(String place, String words) {}
 
-  Reading read(
-      String text, Method draft, Materials materials, MeasureSystem system, Set<String> ids) {
+  /**
+   * @param notes reads what anybody else wrote
+   * @param ids of the formulas that there are
+   */
+  Reading read(String text, NoteReader notes, Materials materials, Set<String> ids) {
     JsonNode root;
     try {
       root = json.readTree(text);
@@ -91,7 +82,7 @@ class FormulaReader {
       return nothing("", "This is not well-formed JSON, or it is cut off." + where);
     }
     if (root.isObject() && (root.has("@type") || root.has("@graph") || root.has("@context"))) {
-      return linked(root, draft, materials, system);
+      return linked(root, notes, materials);
     }
     JsonNode list = root.isObject() && root.has("formulas") ? root.get("formulas") : root;
     if (root.isObject()
@@ -184,7 +175,7 @@ class FormulaReader {
     return path.toString();
   }
 
-  private Reading linked(JsonNode root, Method draft, Materials materials, MeasureSystem system) {
+  private Reading linked(JsonNode root, NoteReader notes, Materials materials) {
     List<JsonNode> recipes = new ArrayList<>();
     JsonNode graph = root.path("@graph");
     (graph.isArray() ? graph : json.createArrayNode().add(root))
@@ -199,70 +190,103 @@ class FormulaReader {
       return nothing("@type", "There is no Recipe and no HowTo in it.");
     }
     return new Reading(
-        recipes.stream().limit(MOST).map(r -> recipe(r, draft, materials, system)).toList(),
-        List.of());
+        recipes.stream().limit(MOST).map(r -> recipe(r, notes, materials)).toList(), List.of());
   }
 
-  private ReadFormula recipe(
-      JsonNode recipe, Method draft, Materials materials, MeasureSystem system) {
+  /** A line of a recipe, where it stands in the text that is read. */
+  private record Placed(String place, int from, int to) {}
+
+  /** A recipe of anybody's is read as a note: its ingredients and its steps, a line each. */
+  private ReadFormula recipe(JsonNode recipe, NoteReader notes, Materials materials) {
     String name = plain(recipe.path("name").asString("A formula"));
     Optional<JsonNode> ours = ours(recipe.path("additionalProperty"));
     if (ours.isPresent()) {
       return own(ours.get(), materials, Set.of(), "");
     }
+    StringBuilder text = new StringBuilder();
+    List<Placed> lines = new ArrayList<>();
+    String supplies = recipe.has("recipeIngredient") ? "recipeIngredient" : "supply";
+    String steps = recipe.has("recipeInstructions") ? "recipeInstructions" : "step";
+    add(recipe.path(supplies), supplies, text, lines);
+    add(recipe.path(steps), steps, text, lines);
+    if (text.length() > NoteReader.LONGEST) {
+      return new ReadFormula(
+          name, null, List.of(new Fault(supplies, "It is longer than a note may be.")), List.of());
+    }
+    dremsa.core.reading.Reading read = notes.read(text.toString(), Answers.NONE);
+    Answers known = withoutNew(read);
+    if (!known.here().isEmpty()) {
+      read = notes.read(text.toString(), known);
+    }
     List<Fault> unread = new ArrayList<>();
-    Formula model = MethodGuides.of(draft).model();
-    List<Ingredient> read = new ArrayList<>();
-    Set<String> keys = new HashSet<>();
-    AmountReader reader = AmountReader.of(system, CountMeasures.usual());
-    JsonNode lines =
-        recipe.has("recipeIngredient") ? recipe.path("recipeIngredient") : recipe.path("supply");
-    String at = recipe.has("recipeIngredient") ? "recipeIngredient" : "supply";
-    for (int i = 0; i < lines.size(); i++) {
-      String place = at + "[" + i + "]";
-      String line = plain(words(lines.get(i)));
-      try {
-        TypedAmount typed = reader.read(line);
-        Named named = Named.of(typed.rest(), materials);
-        Optional<Finding> slip =
-            named.found() == null
-                ? Optional.empty()
-                : AmountSlips.of(typed, named.found()).stream()
-                    .filter(f -> f.severity() == Finding.Severity.ERROR)
-                    .findFirst();
-        if (named.found() == null) {
-          unread.add(new Fault(place, "'" + line + "': " + whichOne(named)));
-        } else if (slip.isPresent()) {
-          unread.add(new Fault(place, "'" + line + "': " + slip.get().what()));
-        } else if (keys.add(named.found().id())) {
-          double grams = Weighed.of(typed, named.found(), system).grams();
-          read.add(Ingredient.parts(named.found().id(), grams));
-        } else {
-          unread.add(new Fault(place, "'" + line + "': stands twice."));
-        }
-      } catch (IllegalArgumentException e) {
-        // No amount, a piece of unknown weight, or more than a formula takes.
-        unread.add(new Fault(place, "'" + line + "': " + e.getMessage()));
+    for (Placed line : lines) {
+      told(line, text, read, unread);
+    }
+    if (read.formula().isEmpty()) {
+      return new ReadFormula(
+          name, null, List.of(new Fault(supplies, "No ingredient of it could be read.")), unread);
+    }
+    Formula formula =
+        read.formula().get().named(name.length() > 120 ? name.substring(0, 120) : name);
+    return new ReadFormula(name, FormulaJson.of(formula), List.of(), unread);
+  }
+
+  private static void add(JsonNode nodes, String at, StringBuilder text, List<Placed> lines) {
+    List<JsonNode> all = new ArrayList<>();
+    if (nodes.isArray()) {
+      nodes.forEach(all::add);
+    } else if (!nodes.isMissingNode()) {
+      all.add(nodes);
+    }
+    for (int i = 0; i < all.size(); i++) {
+      int from = text.length();
+      text.append(plain(words(all.get(i))).replace('\n', ' ')).append('\n');
+      lines.add(new Placed(at + "[" + i + "]", from, text.length() - 1));
+    }
+  }
+
+  /** What would be a new material of the household is left out: a file makes none. */
+  private static Answers withoutNew(dremsa.core.reading.Reading read) {
+    Map<String, String> none = new HashMap<>();
+    for (Stretch stretch : read.doubtful()) {
+      if (!stretch.options().isEmpty() && NoteReader.isNew(stretch.options().get(0).value())) {
+        none.put(stretch.key(), NoteReader.NOT_AN_INGREDIENT);
       }
     }
-    JsonNode steps =
-        recipe.has("recipeInstructions") ? recipe.path("recipeInstructions") : recipe.path("step");
-    for (int i = 0; i < steps.size(); i++) {
-      unread.add(
-          new Fault(
-              "step[" + i + "]",
-              "'" + plain(words(steps.get(i))) + "': prose; the steps are those of the method."));
+    return new Answers(none, Map.of());
+  }
+
+  /** What of a line is a guess, and what is not read. */
+  private static void told(
+      Placed line, StringBuilder text, dremsa.core.reading.Reading read, List<Fault> unread) {
+    List<Stretch> within =
+        read.stretches().stream()
+            .filter(s -> s.from() < line.to() && s.to() > line.from())
+            .toList();
+    String written = text.substring(line.from(), line.to());
+    if (within.isEmpty() && !written.isBlank()) {
+      unread.add(new Fault(line.place(), "'" + written + "': not read."));
     }
-    if (read.isEmpty()) {
-      return new ReadFormula(
-          name, null, List.of(new Fault(at, "No ingredient of it could be read.")), unread);
+    for (Stretch stretch : within) {
+      if (stretch.certainty() == Stretch.Certainty.UNREAD) {
+        unread.add(new Fault(line.place(), "'" + said(text, stretch) + "': not read."));
+      } else if (stretch.certainty() == Stretch.Certainty.GUESS) {
+        unread.add(
+            new Fault(
+                line.place(), "'" + said(text, stretch) + "': a guess, " + stretch.taken() + "."));
+      } else if (stretch.options().stream().anyMatch(o -> NoteReader.isNew(o.value()))) {
+        unread.add(
+            new Fault(
+                line.place(),
+                "'"
+                    + said(text, stretch)
+                    + "': no material of that name here. Paste the recipe as a note to keep it."));
+      }
     }
-    try {
-      Formula formula = drafted(name, plain(recipe.path("description").asString("")), model, read);
-      return new ReadFormula(name, FormulaJson.of(formula), List.of(), unread);
-    } catch (IllegalArgumentException e) {
-      return new ReadFormula(name, null, List.of(new Fault(at, Problem.why(e))), unread);
-    }
+  }
+
+  private static String said(StringBuilder text, Stretch stretch) {
+    return text.substring(stretch.from(), stretch.to()).replace('\n', ' ');
   }
 
   /** The formula that our own file carries along; what anybody else wrote has none. */
@@ -276,39 +300,6 @@ class FormulaReader {
       // Broken: what anybody can read of the file is still read.
       return Optional.empty();
     }
-  }
-
-  /** The method's steps, with the ingredients read in place of the model's. */
-  private static Formula drafted(String name, String about, Formula model, List<Ingredient> read) {
-    List<Step> steps = new ArrayList<>();
-    List<String> keys = read.stream().map(Ingredient::key).toList();
-    boolean into = false;
-    for (Step step : model.steps()) {
-      if (step instanceof Step.Naming naming && step.kind() == StepKind.COMBINE) {
-        if (!into) {
-          steps.add(naming.naming(keys));
-        }
-        into = true;
-      } else if (step.ingredients().isEmpty()) {
-        steps.add(step);
-      }
-    }
-    return new Formula(
-        "",
-        name.length() > 120 ? name.substring(0, 120) : name,
-        model.method(),
-        model.purposes(),
-        about.length() > 2000 ? about.substring(0, 2000) : about,
-        read,
-        steps);
-  }
-
-  private static String whichOne(Named named) {
-    return named.meant().isEmpty()
-        ? "no material of that name here."
-        : "which is meant? "
-            + named.meant().stream().map(Material::name).collect(Collectors.joining("; "))
-            + ".";
   }
 
   private static String words(JsonNode node) {

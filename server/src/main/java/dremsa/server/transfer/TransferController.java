@@ -16,6 +16,7 @@ import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import dremsa.server.kitchens.Kitchens;
 import dremsa.server.materials.HouseholdMaterials;
+import dremsa.server.notes.Notes;
 import dremsa.server.predictions.Planner;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
@@ -46,6 +47,7 @@ class TransferController {
   private final Kitchens kitchens;
   private final HouseholdMaterials materials;
   private final Households households;
+  private final Notes notes;
   private final JsonMapper json;
 
   TransferController(
@@ -55,6 +57,7 @@ class TransferController {
       Kitchens kitchens,
       HouseholdMaterials materials,
       Households households,
+      Notes notes,
       JsonMapper json) {
     this.formulas = formulas;
     this.reader = reader;
@@ -62,6 +65,7 @@ class TransferController {
     this.kitchens = kitchens;
     this.materials = materials;
     this.households = households;
+    this.notes = notes;
     this.json = json;
   }
 
@@ -69,8 +73,7 @@ class TransferController {
    * A text to read.
    *
    * @param text of the file
-   * @param method whose steps a recipe in prose takes as a first draft; a hot infusion when left
-   *     out
+   * @param method no longer asked for: the steps of a recipe are read
    */
   record Text(@NotNull(message = "There is no text.") String text, @Nullable Method method) {}
 
@@ -84,9 +87,8 @@ class TransferController {
     Household household = households.of(member.household());
     return reader.read(
         text.text(),
-        text.method() == null ? Method.HOT_INFUSION : text.method(),
+        notes.reader(household),
         materials.of(household.id()),
-        household.measureSystem(),
         formulas.all(household.id()).stream().map(Formula::id).collect(Collectors.toSet()));
   }
 
