@@ -74,6 +74,8 @@ export type JournalEntry = Schemas['EntryView'];
 export type Courses = Schemas['CoursesView'];
 export type Versus = Schemas['VersusView'];
 export type Causes = Schemas['CausesView'];
+export type NoteRead = Schemas['NoteRead'];
+export type NoteStretch = Schemas['StretchJson'];
 export type Criterion = Schemas['CriterionView'];
 export type MeasureSystem = Household['measures'];
 
@@ -200,6 +202,10 @@ export const keys = {
   shopping: ['household', 'shopping'] as const,
   handbook: ['household', 'handbook'] as const,
   methods: ['methods'] as const,
+  notes: ['household', 'notes'] as const,
+  note: (text: string, answers: unknown) => ['household', 'notes', text, answers] as const,
+  written: (id: string) => ['household', 'formulas', id, 'note'] as const,
+  ownWords: ['household', 'own-words'] as const,
   tray: ['household', 'tray'] as const,
   push: ['household', 'push'] as const,
   fridge: ['household', 'fridge'] as const,

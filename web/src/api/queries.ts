@@ -4,7 +4,8 @@ import {
   useQuery,
   useQueryClient,
 } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
+import { called } from './called';
 import type { components } from './generated/schema';
 import {
   api,
@@ -68,6 +69,12 @@ export const useMaterials = () =>
     queryFn: () => ask(api.GET('/api/materials')),
     staleTime: 60_000,
   });
+
+/** What else a word is called here, by the other names of materials. */
+export function useCalled() {
+  const { data } = useMaterials();
+  return useMemo(() => called(data ?? []), [data]);
+}
 
 export const useMethods = () =>
   useQuery({

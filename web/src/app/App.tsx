@@ -30,6 +30,7 @@ import {
   MeasurePage,
   NewFormulaPage,
   NewHousehold,
+  NotePage,
   PeoplePage,
   PersonPage,
   PracticePage,
@@ -111,6 +112,7 @@ function Views() {
       <Route element={<Shell />}>
         <Route path="/choose" element={<FormulasPage />} />
         <Route path="/choose/new" element={<NewFormulaPage />} />
+        <Route path="/choose/note" element={<NotePage />} />
         <Route path="/choose/take-in" element={<TakeInPage />} />
         <Route path="/choose/stores" element={<StoresPage />} />
         <Route path="/choose/materials" element={<MaterialsPage />} />

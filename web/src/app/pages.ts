@@ -50,6 +50,7 @@ export const PeoplePage = page(() => import('../features/people/PeoplePage'), 'P
 export const PersonPage = page(() => import('../features/people/PersonPage'), 'PersonPage');
 export const ShelfPage = page(() => import('../features/shelf/ShelfPage'), 'ShelfPage');
 export const StoresPage = page(() => import('../features/stores/StoresPage'), 'StoresPage');
+export const NotePage = page(() => import('../features/notes/NotePage'), 'NotePage');
 export const TakeInPage = page(() => import('../features/formulas/TakeInPage'), 'TakeInPage');
 export const TrayPage = page(() => import('../features/tray/TrayPage'), 'TrayPage');
 export const SheetPage = page(() => import('../features/washdays/SheetPage'), 'SheetPage');

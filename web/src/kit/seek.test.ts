@@ -1,3 +1,4 @@
+import { called } from '../api/called';
 import { meant, seek } from './seek';
 
 const ENTRIES = [
@@ -8,7 +9,10 @@ const ENTRIES = [
   { part: 'Throw it away at any age', title: 'Mould, even a speck', text: 'Whatever its date.' },
   { part: 'Sources', title: 'A table of seeds', text: 'Named by figures.' },
 ];
-const first = (question: string) => seek(question, ENTRIES)[0]?.title;
+const NAMES = called([
+  { id: 'linseed', name: 'Linseed, whole', kind: 'GUM_SEED', alsoCalled: ['flax', 'flaxseed'] },
+]);
+const first = (question: string) => seek(question, ENTRIES, NAMES)[0]?.title;
 
 it.each([
   ['how long does seed gel keep', 'gel of seeds'],

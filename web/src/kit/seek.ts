@@ -1,3 +1,5 @@
+import type { Called } from '../api/called';
+
 /** An entry as far as it is searched. */
 export interface Sought {
   part: string;
@@ -16,8 +18,6 @@ const EMPTY = new Set(
 
 /** Other names and everyday words, each beside the word of the handbook. */
 const MEANT: Record<string, string[]> = {
-  flax: ['linseed'],
-  flaxseed: ['linseed'],
   mold: ['mould'],
   moldy: ['mould'],
   mouldy: ['mould'],
@@ -61,9 +61,11 @@ export function meant(question: string): string[][] {
 /**
  * The entries that answer a question, the best first: all its words or nearly all, and what stands
  * in a title before what is only mentioned.
+ *
+ * @param called what else a word is called here
  */
-export function seek<T extends Sought>(question: string, entries: T[]): T[] {
-  const words = meant(question);
+export function seek<T extends Sought>(question: string, entries: T[], called?: Called): T[] {
+  const words = meant(question).map((names) => (called ? names.flatMap(called) : names));
   if (words.length === 0) return question.trim() ? [] : entries;
   const least = words.length <= 2 ? words.length : words.length - 1;
   return entries

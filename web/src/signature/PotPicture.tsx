@@ -10,10 +10,12 @@ interface Props {
   label: string;
   tint: string;
   covered: boolean;
+  /** Said to who cannot see it; that it is at what is written in the middle where left out. */
+  says?: string;
 }
 
 /** The pot, jar or bowl with its level, its steam and its temperature. */
-export function PotPicture({ kind, fill, celsius, label, tint, covered }: Props) {
+export function PotPicture({ kind, fill, celsius, label, tint, covered, says }: Props) {
   const id = useId().replaceAll(':', '');
   const jar = kind === 'JAR' || kind === 'BLENDER';
   const x0 = jar ? 110 : 60;
@@ -22,7 +24,7 @@ export function PotPicture({ kind, fill, celsius, label, tint, covered }: Props)
   const outline = `M${x0} 40 V${170 - round} q0 ${round} ${round} ${round} H${x1 - round} q${round} 0 ${round} -${round} V40`;
   const level = 166 - 118 * Math.max(0, Math.min(1, fill));
   return (
-    <svg width="100%" viewBox="0 0 360 180" role="img" aria-label={`It is at ${label}`}>
+    <svg width="100%" viewBox="0 0 360 180" role="img" aria-label={says ?? `It is at ${label}`}>
       <clipPath id={id}>
         <path d={outline + 'z'} />
       </clipPath>

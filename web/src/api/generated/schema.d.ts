@@ -4261,6 +4261,7 @@ export interface components {
                 [key: string]: components["schemas"]["FigureJson"];
             };
             own?: boolean;
+            alsoCalled?: string[];
         };
         MayBeJson: {
             /** @enum {string} */
@@ -4479,6 +4480,7 @@ export interface components {
             beside: string[];
             notes: string[];
             newMaterials: string[];
+            tint: string;
             asWritten?: components["schemas"]["PredictionJson"];
         };
         NoteText: {

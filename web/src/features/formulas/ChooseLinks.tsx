@@ -10,6 +10,7 @@ export function ChooseLinks() {
       </NavLink>
       <NavLink to="/choose/stores">Stores</NavLink>
       <NavLink to="/choose/materials">Materials</NavLink>
+      <NavLink to="/choose/note">From a note</NavLink>
       <NavLink to="/choose/new">Begin a formula</NavLink>
       <NavLink to="/choose/take-in">Take formulas in</NavLink>
     </nav>

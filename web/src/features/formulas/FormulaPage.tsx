@@ -8,6 +8,7 @@ import { useOnce } from '../../api/useOnce';
 import { duration, figure, useFormat } from '../../kit/format';
 import { done, tell } from '../../kit/states';
 import { BrewLine } from '../../signature/BrewLine';
+import { AsNote } from '../notes/AsNote';
 import { ChooseLinks } from './ChooseLinks';
 import { stepWords } from './words';
 import { Loaded } from '../../kit/Loaded';
@@ -104,6 +105,7 @@ function View({ id, view }: { id: string; view: FormulaView }) {
           <Variants id={id} view={view} />
           <Kept view={view} />
           <Brewed view={view} />
+          <AsNote id={id} name={view.formula.name} />
         </aside>
       </div>
     </main>

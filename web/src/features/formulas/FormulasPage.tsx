@@ -2,7 +2,7 @@ import { Button, Checkbox, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { FormulaLine, StoreLine } from '../../api/client';
-import { useFormulas, useFormulasFor, usePeople, useStores } from '../../api/queries';
+import { useCalled, useFormulas, useFormulasFor, usePeople, useStores } from '../../api/queries';
 import { duration } from '../../kit/format';
 import { Empty, Failed, Waiting } from '../../kit/states';
 import { BottlePicture } from '../../signature/BottlePicture';
@@ -15,6 +15,7 @@ import './formulas.css';
 export function FormulasPage() {
   const formulas = useFormulas();
   const stores = useStores();
+  const names = useCalled();
   const [search, setSearch] = useState<Search>(NOTHING);
   const people = usePeople();
   const [whom, setWhom] = useState('');
@@ -29,12 +30,24 @@ export function FormulasPage() {
       .map((s) => [s.formula, s.limits.find((l) => l.weight !== 'MIND')?.what ?? '']),
   );
   const found = all
-    .filter((f) => answers(f, search, lots))
+    .filter((f) => answers(f, search, lots, names))
     .sort((a, b) => Number(notFor.has(a.id)) - Number(notFor.has(b.id)));
   return (
     <main className="page" id="main">
       <ChooseLinks />
       <h1>What shall it be?</h1>
+      {all.length > 0 && !all.some((f) => f.own) && (
+        <section className="note-offer above" aria-label="From a note">
+          <p>
+            <b>Is there a recipe that somebody told you?</b>
+            <br />
+            Write it down as it was said: it is read into a formula, with its pot and its date.
+          </p>
+          <Button component={Link} to="/choose/note">
+            Write the note
+          </Button>
+        </section>
+      )}
       {formulas.isError && <Failed error={formulas.error} again={() => formulas.refetch()} />}
       <search className="row end above">
         <TextInput

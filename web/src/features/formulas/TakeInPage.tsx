@@ -1,28 +1,23 @@
 import { Button, Checkbox, FileInput, Textarea } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import { api, ask, keys, type Formula, type Method, type Reading } from '../../api/client';
-import { useMethods } from '../../api/queries';
+import { Link, useNavigate } from 'react-router';
+import { api, ask, keys, type Formula, type Reading } from '../../api/client';
 import { done, tell } from '../../kit/states';
 import { ChooseLinks } from './ChooseLinks';
-import { Choice } from '../../kit/Choice';
 
 const MOST_BYTES = 900_000;
 
 /** Takes formulas in from a file: first shows what it could and could not read. */
 export function TakeInPage() {
-  const methods = useMethods();
   const client = useQueryClient();
   const navigate = useNavigate();
   const [text, setText] = useState('');
   const [file, setFile] = useState<File | null>(null);
-  const [method, setMethod] = useState<Method>('HOT_INFUSION');
   const [refused, setRefused] = useState('');
   const [left, setLeft] = useState<Set<number>>(new Set());
   const read = useMutation({
-    mutationFn: (given: { text: string; method: Method }) =>
-      ask(api.POST('/api/formulas/read', { body: given })),
+    mutationFn: (given: { text: string }) => ask(api.POST('/api/formulas/read', { body: given })),
     onSuccess: () => setLeft(new Set()),
   });
   const take = useMutation({
@@ -55,7 +50,7 @@ export function TakeInPage() {
     }
     const content = await chosen.text();
     setText(content);
-    read.mutate({ text: content, method });
+    read.mutate({ text: content });
   };
   const reading = read.data;
   const good = (reading?.formulas ?? []).flatMap((f, i) =>
@@ -67,7 +62,8 @@ export function TakeInPage() {
       <h1>Take formulas in</h1>
       <p className="soft">
         A file of formulas that Dremsa wrote, or a recipe as JSON-LD from elsewhere. Nothing is
-        taken in before you have seen it.
+        taken in before you have seen it. A recipe in plain words is read{' '}
+        <Link to="/choose/note">from a note</Link>.
       </p>
       <div className="row end above">
         <FileInput
@@ -78,13 +74,6 @@ export function TakeInPage() {
           value={file}
           onChange={(f) => void choose(f)}
           clearable
-        />
-        <Choice
-          className="field"
-          label="Steps of a recipe in prose"
-          data={methods.data?.map((m) => ({ value: m.method, label: m.name })) ?? []}
-          value={method}
-          onChange={(m) => setMethod(m as Method)}
         />
       </div>
       <Textarea
@@ -99,7 +88,7 @@ export function TakeInPage() {
       <div className="around">
         <Button
           variant="outline"
-          onClick={() => read.mutate({ text, method })}
+          onClick={() => read.mutate({ text })}
           loading={read.isPending}
           disabled={!text.trim()}
         >
@@ -171,7 +160,7 @@ function Preview({
             ))}
             {f.unread.length > 0 && (
               <details>
-                <summary>{f.unread.length} lines could not be read</summary>
+                <summary>{f.unread.length} guesses or words that were not read</summary>
                 {f.unread.map((x) => (
                   <p key={x.place} className="small">
                     <b>{x.place}</b>: {x.words}

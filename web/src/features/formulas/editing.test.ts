@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import type { Formula, FormulaLine, StoreLine } from '../../api/client';
+import { called } from '../../api/called';
 import { moved, newStep, withoutIngredient, withStep } from './draft';
 import { answers, missing, NOTHING } from './finder';
 import { begin, change, redo, undo } from './history';
@@ -99,19 +100,21 @@ describe('finding a formula', () => {
   const stores = (grams: number) => [{ material: 'sage', leftGrams: grams }] as StoreLine[];
 
   test('by words in any order, by need, use, method and time', () => {
-    expect(answers(line, { ...NOTHING, words: 'rinse sage' }, [])).toBe(true);
-    expect(answers(line, { ...NOTHING, words: 'hop' }, [])).toBe(false);
-    expect(answers(line, { ...NOTHING, need: 'OILY_SCALP', purpose: 'RINSE' }, [])).toBe(true);
-    expect(answers(line, { ...NOTHING, need: 'FLAKES' }, [])).toBe(false);
-    expect(answers(line, { ...NOTHING, method: 'SEED_GEL' }, [])).toBe(false);
-    expect(answers(line, { ...NOTHING, within: '45' }, [])).toBe(false);
-    expect(answers(line, { ...NOTHING, within: '120' }, [])).toBe(true);
+    expect(answers(line, { ...NOTHING, words: 'rinse sage' }, [], called([]))).toBe(true);
+    expect(answers(line, { ...NOTHING, words: 'hop' }, [], called([]))).toBe(false);
+    expect(
+      answers(line, { ...NOTHING, need: 'OILY_SCALP', purpose: 'RINSE' }, [], called([])),
+    ).toBe(true);
+    expect(answers(line, { ...NOTHING, need: 'FLAKES' }, [], called([]))).toBe(false);
+    expect(answers(line, { ...NOTHING, method: 'SEED_GEL' }, [], called([]))).toBe(false);
+    expect(answers(line, { ...NOTHING, within: '45' }, [], called([]))).toBe(false);
+    expect(answers(line, { ...NOTHING, within: '120' }, [], called([]))).toBe(true);
   });
 
   test('by what the stores have; water and brews are never missing there', () => {
     expect(missing(line, stores(5))).toEqual([]);
     expect(missing(line, stores(0))).toEqual(['sage']);
-    expect(answers(line, { ...NOTHING, atHand: true }, stores(0))).toBe(false);
-    expect(answers(line, { ...NOTHING, atHand: true }, stores(5))).toBe(true);
+    expect(answers(line, { ...NOTHING, atHand: true }, stores(0), called([]))).toBe(false);
+    expect(answers(line, { ...NOTHING, atHand: true }, stores(5), called([]))).toBe(true);
   });
 });

@@ -1,4 +1,5 @@
 import type { FormulaLine, StoreLine } from '../../api/client';
+import type { Called } from '../../api/called';
 
 /** What the maker looks for; empty parts do not narrow. */
 export interface Search {
@@ -39,8 +40,13 @@ export function missing(formula: FormulaLine, stores: StoreLine[]): string[] {
   return formula.materials.filter((m) => !NOT_STORED(m) && !there.has(m));
 }
 
-/** Whether a formula answers the search. */
-export function answers(formula: FormulaLine, search: Search, stores: StoreLine[]): boolean {
+/** Whether a formula answers the search, by the names of things or what else they are called. */
+export function answers(
+  formula: FormulaLine,
+  search: Search,
+  stores: StoreLine[],
+  called: Called,
+): boolean {
   const text = [formula.name, formula.method, formula.about, ...formula.ingredients]
     .join(' ')
     .toLowerCase();
@@ -48,7 +54,7 @@ export function answers(formula: FormulaLine, search: Search, stores: StoreLine[
     search.words
       .toLowerCase()
       .split(/\s+/)
-      .every((word) => text.includes(word)) &&
+      .every((word) => called(word).some((name) => text.includes(name))) &&
     (!search.need || formula.needs.some((n) => n.need === search.need)) &&
     (!search.purpose || formula.purposeIds.some((p) => p === search.purpose)) &&
     (!search.method || formula.methodId === search.method) &&

@@ -2,7 +2,7 @@ import { TextInput } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Handbook, Material, MethodView } from '../../api/client';
-import { useHandbook, useMaterials, useMethods } from '../../api/queries';
+import { useCalled, useHandbook, useMaterials, useMethods } from '../../api/queries';
 import { duration } from '../../kit/format';
 import { Failed, Waiting } from '../../kit/states';
 import { figureWords } from '../../kit/figures';
@@ -27,6 +27,7 @@ export function HandbookPage() {
   const [params, setParams] = useSearchParams();
   // Typed here at once; the address follows, so that what was found can be linked to.
   const [find, setFind] = useState(() => params.get('find') ?? '');
+  const names = useCalled();
   const entries = useMemo(
     () => [
       ...(methods.data ?? []).map(method),
@@ -39,7 +40,7 @@ export function HandbookPage() {
   );
   if (methods.isPending || handbook.isPending || materials.isPending) return <Waiting />;
   const error = methods.error ?? handbook.error ?? materials.error;
-  const found = seek(find, entries);
+  const found = seek(find, entries, names);
   const asked = find.trim() !== '';
   // The answers first, opened; the rest by its place in the book.
   const answers = asked ? found.slice(0, 3) : [];

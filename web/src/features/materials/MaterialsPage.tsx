@@ -54,7 +54,7 @@ function MaterialList({ all }: { all: Material[] }) {
           material: m,
           part: '',
           title: m.name,
-          text: [m.kindWords, m.inci, m.note].join(' '),
+          text: [m.kindWords, m.inci, m.note, ...(m.alsoCalled ?? [])].join(' '),
         })),
     [all],
   );

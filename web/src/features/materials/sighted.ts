@@ -6,5 +6,5 @@ export const sighted = (m: Material): Sighted => ({
   value: m.id,
   label: m.name,
   beside: m.kindWords,
-  also: [m.inci, m.note, m.id.replaceAll('-', ' ')].join(' '),
+  also: [m.inci, m.note, m.id.replaceAll('-', ' '), ...(m.alsoCalled ?? [])].join(' '),
 });

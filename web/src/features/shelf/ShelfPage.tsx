@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { BottleLine } from '../../api/client';
 import { useFormat } from '../../kit/format';
-import { useShelf, useToday } from '../../api/queries';
+import { useCalled, useShelf, useToday } from '../../api/queries';
 import { Empty, Failed, Waiting } from '../../kit/states';
 import { BottlePicture } from '../../signature/BottlePicture';
 import { found, type Which } from './finding';
@@ -28,6 +28,7 @@ export function ShelfPage() {
   const today = useToday();
   const format = useFormat();
   const [words, setWords] = useState('');
+  const names = useCalled();
   const [which, setWhich] = useState<Which>('ALL');
   if (shelf.isPending || today.isPending) return <Waiting />;
   if (shelf.isError) {
@@ -38,7 +39,7 @@ export function ShelfPage() {
     );
   }
   const { bottles, fridgeC, today: day } = shelf.data;
-  const shown = found(bottles, words, which);
+  const shown = found(bottles, words, which, names);
   return (
     <main className={bottles.length > MANY ? 'page many' : 'page'} id="main">
       <ToDo tasks={today.data ?? []} />

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { BottleLine } from '../../api/client';
+import { called } from '../../api/called';
 import { found } from './finding';
 
 const bottle = (name: string, more: Partial<BottleLine>): BottleLine =>
@@ -28,6 +29,6 @@ describe('finding on the shelf', () => {
     ['', 'SOON', 2],
     ['', 'MARKED', 1],
   ] as const)('“%s” in %s finds %i', (words, which, count) => {
-    expect(found(shelf, words, which)).toHaveLength(count);
+    expect(found(shelf, words, which, called([]))).toHaveLength(count);
   });
 });

@@ -5,6 +5,7 @@ import { useMaterials, useStores } from '../../api/queries';
 import { useOnce } from '../../api/useOnce';
 import { said } from '../../kit/fields';
 import { options, WORDS } from '../../kit/words';
+import { InWords } from './InWords';
 import { useStoresChange } from './useStoresChange';
 import { Choice } from '../../kit/Choice';
 import { Seek } from '../../kit/Seek';
@@ -58,6 +59,13 @@ export function NewLot({ onDone }: { onDone: () => void }) {
       }}
     >
       <h2>Put into the stores</h2>
+      <InWords
+        onRead={(thing, grams) => {
+          setMaterial(thing);
+          setAmount(grams);
+          setUnit('g');
+        }}
+      />
       <div className="row end">
         <Seek
           className="field"

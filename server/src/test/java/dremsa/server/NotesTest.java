@@ -48,7 +48,8 @@ class NotesTest {
     assertThat(read.at("/beside/0").asString())
         .startsWith("Written: Keeps a month in the fridge. Dremsa: ")
         .contains("the shorter counts");
-    assertThat(read.at("/steps/0/words").asString()).isEqualTo("Put together in the pot");
+    assertThat(read.at("/steps/0/words").asString())
+        .isEqualTo("Put together in the pot: Linseed, whole; Water");
     assertThat(owner.get("/api/formulas").body()).hasSize(before);
   }
 

@@ -1,5 +1,6 @@
 package dremsa.core.reading;
 
+import dremsa.core.formula.StepKind;
 import dremsa.core.measure.Token;
 import dremsa.core.reading.Stretch.About;
 import dremsa.core.reading.Stretch.Certainty;
@@ -90,20 +91,39 @@ final class Margin {
   }
 
   /** Notes what of a clause is left to a step: its verb, its times, its tools. */
-  void step(Clause clause, int step, String taken) {
+  void step(Clause clause, int step, StepKind kind) {
+    String taken = kind.words();
     for (Item item : clause.items()) {
       boolean telling =
           !(item instanceof Item.Break)
               && !(item instanceof Item.Unknown)
               && !(item instanceof Item.Substance)
               && !(item instanceof Item.Quantity)
-              && !Clauses.isSilent(item);
+              && !Clauses.isSilent(item)
+              && tells(item, kind);
       if (telling) {
         read(item.from(), item.to(), About.STEP, step, taken);
       }
     }
     read(clause.cueFrom(), clause.cueTo(), About.STEP, step, taken + ": until it is so");
     clause.verb().ifPresent(verb -> read(verb.from(), verb.to(), About.STEP, step, taken));
+  }
+
+  /** Whether a word tells of a step of a kind: a sieve of straining, a bottle of filling. */
+  private static boolean tells(Item item, StepKind kind) {
+    if (item instanceof Item.Word word) {
+      return switch (word.role()) {
+        case "container" ->
+            kind == StepKind.BOTTLE || kind == StepKind.FREEZE || kind == StepKind.COMBINE;
+        case "tool" -> kind == StepKind.STRAIN;
+        case "vessel" -> kind == StepKind.COMBINE;
+        case "heat" ->
+            kind == StepKind.BOIL || kind == StepKind.WATER_BATH || kind == StepKind.HEAT;
+        default -> true;
+      };
+    }
+    boolean works = kind != StepKind.COMBINE && kind != StepKind.HEAT;
+    return !(item instanceof Item.Span) || works;
   }
 
   /** Asks for an amount that is not written, in place of what was noted of its name. */

@@ -230,7 +230,7 @@ public final class NoteReader {
     for (int i = 0; i < stages.size(); i++) {
       Stage stage = stages.get(i);
       for (Clause clause : stage.clauses) {
-        margin.step(clause, i, stage.kind.words());
+        margin.step(clause, i, stage.kind);
       }
     }
   }

@@ -62,7 +62,7 @@ class MaterialController {
   List<MaterialJson> list(@AuthenticationPrincipal Member member) {
     Set<String> own = materials.ownIds(member.household());
     return materials.of(member.household()).all().stream()
-        .map(material -> MaterialJson.of(material, own.contains(material.id())))
+        .map(material -> MaterialJson.of(material, own.contains(material.id())).withOtherNames())
         .toList();
   }
 

@@ -132,6 +132,7 @@ class NoteController {
    * @param beside what the writer says of its keeping, beside the date here
    * @param asWritten how it goes with the amounts that are written
    * @param notes what stays beside the formula
+   * @param tint of the brew, six hexadecimal digits; empty where nothing can be drawn
    * @param newMaterials that the household would have to keep
    */
   record NoteRead(
@@ -146,6 +147,7 @@ class NoteController {
       List<String> beside,
       List<String> notes,
       List<String> newMaterials,
+      String tint,
       @Nullable PredictionJson asWritten) {}
 
   @Operation(
@@ -174,6 +176,7 @@ class NoteController {
         read.beside(),
         reading.notes(),
         reading.made().stream().map(m -> m.name() + ", " + m.kind().words()).toList(),
+        read.tint(),
         read.asWritten().orElse(null));
   }
 
@@ -186,8 +189,15 @@ class NoteController {
     for (int i = 0; i < formula.steps().size(); i++) {
       Step step = formula.steps().get(i);
       Reading.Source source = reading.steps().get(i);
+      List<String> things =
+          step.ingredients().stream()
+              .flatMap(key -> reading.lines().stream().filter(l -> l.key().equals(key)))
+              .map(Reading.Taken::name)
+              .toList();
       String words =
-          step.headline() + step.window().map(w -> ", " + Said.duration(w.usual())).orElse("");
+          step.headline()
+              + (things.isEmpty() ? "" : ": " + String.join("; ", things))
+              + step.window().map(w -> ", " + Said.duration(w.usual())).orElse("");
       all.add(new ReadStepJson(words, source.filledIn(), source.open()));
     }
     return all;

@@ -85,9 +85,11 @@ public class Notes {
    * A note as it is read.
    *
    * @param asWritten how it goes with the amounts that are written; empty where nothing can be said
+   * @param tint of the brew, six hexadecimal digits
    * @param beside what the writer says of its keeping, beside the date here
    */
-  record Read(Reading reading, Optional<PredictionJson> asWritten, List<String> beside) {}
+  record Read(
+      Reading reading, Optional<PredictionJson> asWritten, String tint, List<String> beside) {}
 
   /** Reads a note, and sees how it goes as it is written. Keeps nothing. */
   Read read(Household household, String text, Map<String, String> settled, Instant now) {
@@ -105,6 +107,7 @@ public class Notes {
     return new Read(
         reading,
         batch.map(b -> predictions.describe(b, asked)),
+        batch.map(b -> b.brew().tint()).orElse(""),
         batch
             .map(b -> beside(reading, predictions.verdict(b, asked), household))
             .orElse(List.of()));

@@ -1,7 +1,9 @@
 package dremsa.server.wire;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
+import dremsa.core.material.OtherNames;
 import dremsa.core.material.Property;
 import dremsa.core.measure.Figure;
 import jakarta.validation.Valid;
@@ -9,6 +11,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
@@ -22,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param tint colour of a brew made from it, six hexadecimal digits
  * @param figures by property
  * @param own read only: whether it is the household's own or changed by it
+ * @param alsoCalled read only: its other names; not kept
  */
 public record MaterialJson(
     @NotNull(message = "A material needs an id.")
@@ -39,7 +43,8 @@ public record MaterialJson(
     @Pattern(regexp = "[0-9a-fA-F]{6}", message = "Six hexadecimal digits.") @Nullable String tint,
     @Size(max = 500, message = "At most 500 characters.") @Nullable String note,
     @Nullable Map<Property, @Valid FigureJson> figures,
-    @Nullable Boolean own) {
+    @Nullable Boolean own,
+    @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<String> alsoCalled) {
   private static final String PLAIN = "d9cfb0";
 
   public static MaterialJson of(Material material, boolean own) {
@@ -54,7 +59,14 @@ public record MaterialJson(
         material.tint(),
         material.note(),
         figures,
-        own);
+        own,
+        null);
+  }
+
+  /** The same with what it is called besides. */
+  public MaterialJson withOtherNames() {
+    return new MaterialJson(
+        id, name, inci, kind, kindWords, tint, note, figures, own, OtherNames.of(id));
   }
 
   /**
