@@ -156,6 +156,15 @@ final class Browser implements AutoCloseable {
     field.sendKeys(value);
   }
 
+  /** Writes into the sheet of that name, in place of what stands on it. */
+  void write(String name, String text) {
+    By by = By.cssSelector("textarea[aria-label=\"" + name + "\"]");
+    until("find the sheet '" + name + "'", () -> !driver.findElements(by).isEmpty());
+    WebElement sheet = driver.findElement(by);
+    sheet.sendKeys(Keys.chord(Keys.CONTROL, "a"), Keys.DELETE);
+    sheet.sendKeys(text);
+  }
+
   String typedInto(String name) {
     return named(name).getDomProperty("value");
   }

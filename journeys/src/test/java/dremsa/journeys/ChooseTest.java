@@ -231,7 +231,7 @@ class ChooseTest {
             + " rosemary\",\"a dragon scale\"]}");
     browser.tap("Read it");
     browser.see("From a friend");
-    browser.see("1 lines could not be read");
+    browser.see("guesses or words that were not read");
     browser.isAccessible("taking in");
     browser.tap("Take it in");
     browser.see("Brewed from it");
