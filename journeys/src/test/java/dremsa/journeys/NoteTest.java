@@ -49,7 +49,7 @@ class NoteTest {
       laptop.isAccessible("a note on a laptop");
       laptop.tap("Begin with an empty note");
       laptop.go("/choose/linseed-gel");
-      laptop.tap("As a note to copy or to share");
+      laptop.tap("As a note");
       laptop.see("Whoever pastes it");
       laptop.isAccessible("a formula as a note");
       String note =

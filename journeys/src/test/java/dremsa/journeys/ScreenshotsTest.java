@@ -31,9 +31,14 @@ class ScreenshotsTest {
       laptop.see("Nothing to say against it.");
       laptop.see("How it goes: ");
       laptop.picture(folder.resolve("editor.png"));
-      laptop.go("/choose/stores");
-      laptop.see("To get");
-      laptop.picture(folder.resolve("stores.png"));
+      laptop.go("/choose/note");
+      laptop.write(
+          "The note",
+          "Nan's rosemary water\n2 T dried sage, a handful of rosemary\n500 ml water\nBring the water to a"
+              + " boil, add the herbs, cover and simmer 12 min. Let it cool, strain through muslin into a"
+              + " spray bottle.\nKeeps a month in the fridge. Spray on damp hair.");
+      laptop.see("Good through");
+      laptop.picture(folder.resolve("note.png"));
       laptop.go("/learn?find=strain+gel");
       laptop.see("entries");
       laptop.picture(folder.resolve("handbook.png"));

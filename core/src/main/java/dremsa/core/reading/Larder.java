@@ -31,6 +31,9 @@ import org.jspecify.annotations.Nullable;
 
 /** What goes in: gathers it clause by clause, and knows what is meant when it is named again. */
 final class Larder {
+  /** The key under which is settled what parts are counted in. */
+  private static final String PARTS = "parts";
+
   /** "Water 500": from here on a number alone may be grams or millilitres. */
   private static final double LEAST_UNIT = 10;
 
@@ -349,7 +352,8 @@ final class Larder {
   private @Nullable Proportion parts(
       Mention mention, Item.Quantity quantity, Line line, boolean noted) {
     double number = (quantity.spotted().low() + quantity.spotted().high()) / 2;
-    String key = margin.key("parts", quantity.from(), quantity.to());
+    // One answer holds for all parts of a note: nobody mixes them.
+    String key = PARTS;
     String value = margin.answer(key).orElse("weight");
     double density = line.material() == null ? 1 : line.material().density();
     double grams = 100 * number * (value.equals("volume") ? density : 1);

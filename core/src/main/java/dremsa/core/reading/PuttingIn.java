@@ -114,8 +114,14 @@ final class PuttingIn {
       return;
     }
     pot.vesselOf(clause);
+    boolean dry = !lines.isEmpty() && lines.stream().noneMatch(PotSoFar::isLiquid);
+    if (dry && pot.boiledAlone == null && clause.is(Act.POUR) && !PotSoFar.saysHot(clause)) {
+      put(i, clause, lines); // "Tip two spoons of tea into a mug": the water comes later.
+      return;
+    }
     boolean boiled =
         pot.boiledAlone != null
+            || isWarmed(clause)
             || PotSoFar.saysHot(clause)
             || lines.stream().anyMatch(PotSoFar::isHot);
     if (!pot.inPot.isEmpty() && !boiled) {
@@ -176,6 +182,10 @@ final class PuttingIn {
         value,
         List.of(new Option("JUST_BOILED", "just-boiled water"), new Option("ROOM", "cold water")));
     return value.equals("JUST_BOILED");
+  }
+
+  private static boolean isWarmed(Clause clause) {
+    return clause.first(Item.Warmth.class).filter(w -> w.celsius() >= HOT_C).isPresent();
   }
 
   private boolean steepsNext(int i) {

@@ -144,10 +144,22 @@ final class Scanner {
         return each;
       }
     }
-    if (found.article() && isVessel(found.measureFrom())) {
+    boolean into =
+        at > 0
+            && Set.of("in", "into", "to").contains(tokens.get(at - 1).text())
+            && hasVessel(found);
+    if (found.article() && (into || isVessel(found.measureFrom()))) {
       return null;
     }
     return new Item.Quantity(at, found.measure() == null ? to : pastPoint(to), found);
+  }
+
+  /** {@code in a mug}, where nothing follows that the mug would be of. */
+  private boolean hasVessel(Spotted found) {
+    boolean vessel =
+        lexicon.word(tokens, found.measureFrom()).senses().stream()
+            .anyMatch(s -> s.role().equals("container") || s.role().equals("vessel"));
+    return vessel && (found.to() >= tokens.size() || !tokens.get(found.to()).is("of"));
   }
 
   /** {@code a glass jar} is no glass of anything. */

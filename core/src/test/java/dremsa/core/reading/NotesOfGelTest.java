@@ -349,7 +349,16 @@ class NotesOfGelTest {
             SEAWEED_GEL: bladderwrack 15 g, water 499 g
             put jar (bladderwrack water), soak ROOM 20, heat, simmer covered 5, +cool 50, blend 2, strain SIEVE, +bottle JAR\
             """,
-            ""));
+            ""),
+        note(
+            """
+            flax 3T + 2c water. boil 7 min stir. squeeze thru tights
+            """,
+            """
+            SEED_GEL: linseed 31.1 g, water 472 g
+            put pot (linseed water), heat stirring, gently stirring 7, strain STOCKING squeezed, +cool 30, +bottle JAR\
+            """,
+            "3T = tbsp"));
   }
 
   @ParameterizedTest

@@ -423,7 +423,34 @@ class NotesOfWaterTest {
             WATER_BATH: hop 35 g, water 499 g
             put jar (hop water), waterBath 30, strain SIEVE, +cool 30, +bottle APPLICATOR\
             """,
-            ""));
+            ""),
+        note(
+            """
+            So darling, you take a good handful of dried nettles, and you pour about half a litre of boiling water on them in the big jug, put a plate on top and forget about it till it's stone cold. Then just strain it. It'll keep three days.
+            """,
+            """
+            HOT_INFUSION: nettle-leaf 7.2 g, water 499 g
+            pour bowl (nettle-leaf water), steep 180, strain CLOTH, +bottle SPRAY\
+            """,
+            ""),
+        note(
+            """
+            Infusion: 15.0 g dried chamomile flower in 750 mL water at 95 °C, 20 min, covered; filter (paper).
+            """,
+            """
+            HOT_INFUSION: chamomile 15 g, water 749 g
+            pour jar (chamomile water), steep 20, strain PAPER, +cool 30, +bottle SPRAY\
+            """,
+            ""),
+        note(
+            """
+            Put the kettle on. Tip 2 heaped teaspoons of green tea and a sprig of rosemary in a mug, pour on boiling water, lid on for a quarter of an hour, then fish it all out with a sieve.
+            """,
+            """
+            HOT_INFUSION: green-tea 1.77 g, rosemary-fresh 1.5 g, water 61 g
+            pour bowl (green-tea rosemary-fresh water), steep 15, strain SIEVE, +cool 30, +bottle SPRAY\
+            """,
+            "rosemary = rosemary-fresh; boiling water = 61 g"));
   }
 
   @ParameterizedTest

@@ -62,7 +62,7 @@ class OwnWords {
   }
 
   private static boolean isOfOneNote(String word) {
-    return word.startsWith("howmuch:") || word.startsWith("parts:") || !word.contains(":");
+    return word.startsWith("howmuch:") || word.startsWith("parts") || !word.contains(":");
   }
 
   /** All that is remembered. */
