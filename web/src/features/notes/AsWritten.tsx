@@ -54,7 +54,7 @@ export function Beforehand({ read }: { read: NoteRead }) {
     <section className="stack" aria-labelledby="note-know">
       <h3 id="note-know">What to know of it</h3>
       {read.beside.map((words) => (
-        <p key={words} className="caution">
+        <p key={words} className={words.startsWith('Written:') ? 'caution' : ''}>
           {words}
         </p>
       ))}

@@ -75,8 +75,11 @@ export function ShelfPage() {
       {bottles.length === 0 ? (
         <Empty title="The shelf is empty.">
           <p>What you brew and bottle stands here with its last day on the tag.</p>
-          <div>
-            <Button component={Link} to="/choose">
+          <div className="row">
+            <Button component={Link} to="/choose/note">
+              Write down what somebody told you
+            </Button>
+            <Button component={Link} to="/choose" variant="outline">
               Choose a brew
             </Button>
           </div>

@@ -67,6 +67,14 @@ class JournalTest {
   }
 
   @Test
+  void aPageIsFoundByAnotherNameOfWhatIsInIt() {
+    batch("linseed-gel");
+    assertThat(journal("?words=flax").get("pages")).hasSize(1);
+    assertThat(journal("?words=alsi").get("pages")).hasSize(1);
+    assertThat(journal("?words=methi").get("pages")).isEmpty();
+  }
+
+  @Test
   void anEntryIsChangedAndTakenAwayAndTheSlowerOneIsTold() {
     String id = fine(write(Map.of("words", "First"))).text("/id");
     JsonNode first = journal("").at("/pages/0/entries/0");

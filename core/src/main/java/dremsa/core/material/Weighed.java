@@ -52,16 +52,8 @@ public record Weighed(
    */
   public static Weighed of(TypedAmount typed, Material material, MeasureSystem system) {
     KitchenMeasure measure = typed.measure();
-    Figure density =
-        material
-            .figure(Property.DENSITY)
-            .orElseGet(() -> Figure.estimate(1, 0.9, 1.1, Property.DENSITY.unit()));
-    Figure each =
-        switch (measure.dimension()) {
-          case MASS -> Figure.estimate(1, 1, 1, "g");
-          case VOLUME -> drop(measure, material, density);
-          case COUNT -> piece(measure, material);
-        };
+    Figure density = density(material);
+    Figure each = each(measure, material, density);
     double grams = typed.size() * each.value();
     double millilitres = grams / density.value();
     return new Weighed(
@@ -70,6 +62,30 @@ public record Weighed(
         typed.high() * measure.most() * each.high(),
         millilitres,
         beside(grams, millilitres, measure, system));
+  }
+
+  /**
+   * The grams of a typed amount, without what is told beside it.
+   *
+   * @throws UnknownPieceException when it is counted in pieces whose weight is not known
+   */
+  public static double grams(TypedAmount typed, Material material) {
+    return typed.size() * each(typed.measure(), material, density(material)).value();
+  }
+
+  private static Figure density(Material material) {
+    return material
+        .figure(Property.DENSITY)
+        .orElseGet(() -> Figure.estimate(1, 0.9, 1.1, Property.DENSITY.unit()));
+  }
+
+  /** What one gram, millilitre or piece of a measure weighs. */
+  private static Figure each(KitchenMeasure measure, Material material, Figure density) {
+    return switch (measure.dimension()) {
+      case MASS -> Figure.estimate(1, 1, 1, "g");
+      case VOLUME -> drop(measure, material, density);
+      case COUNT -> piece(measure, material);
+    };
   }
 
   /**

@@ -13,8 +13,9 @@ import java.util.regex.Pattern;
  * @param to where it ends, exclusive
  * @param raw as written
  * @param text in lower case, of one kind of apostrophe
+ * @param singular the same without its plural
  */
-public record Token(int from, int to, String raw, String text) {
+public record Token(int from, int to, String raw, String text, String singular) {
   private static final Pattern TOKEN =
       Pattern.compile(
           "\\d{1,9}(?:[.,]\\d{1,9}){0,3}|[½⅓⅔¼¾⅛⅜⅝⅞]|\\p{L}\\p{M}*(?:\\p{L}|\\p{M}|['’](?=\\p{L}))*|\\n|\\S");
@@ -25,12 +26,8 @@ public record Token(int from, int to, String raw, String text) {
     Matcher matcher = TOKEN.matcher(text);
     while (matcher.find()) {
       String raw = matcher.group();
-      all.add(
-          new Token(
-              matcher.start(),
-              matcher.end(),
-              raw,
-              raw.toLowerCase(Locale.ROOT).replace('’', '\'').replace('⁄', '/')));
+      String lower = raw.toLowerCase(Locale.ROOT).replace('’', '\'').replace('⁄', '/');
+      all.add(new Token(matcher.start(), matcher.end(), raw, lower, singular(lower)));
     }
     return all;
   }
@@ -61,5 +58,29 @@ public record Token(int from, int to, String raw, String text) {
     String digits =
         text.matches("[1-9]\\d{0,2}(?:,\\d{3})+") ? text.replace(",", "") : text.replace(',', '.');
     return Double.parseDouble(digits);
+  }
+
+  /** A word without its plural. */
+  private static String singular(String word) {
+    if (word.equals("leaves")) {
+      return "leaf";
+    }
+    int length = word.length();
+    if (length < 4
+        || !word.endsWith("s")
+        || word.endsWith("ss")
+        || word.endsWith("us")
+        || word.endsWith("is")) {
+      return word;
+    }
+    if (word.endsWith("ies") && length > 4) {
+      return word.substring(0, length - 3) + "y";
+    }
+    boolean es =
+        word.endsWith("oes")
+            || word.endsWith("ches")
+            || word.endsWith("shes")
+            || word.endsWith("sses");
+    return word.substring(0, length - (es ? 2 : 1));
   }
 }

@@ -3,6 +3,7 @@ package dremsa.core.reading;
 import dremsa.core.brew.Stock;
 import dremsa.core.check.AmountSlips;
 import dremsa.core.check.Finding;
+import dremsa.core.formula.Formula;
 import dremsa.core.formula.Proportion;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
@@ -15,7 +16,6 @@ import dremsa.core.measure.Dimension;
 import dremsa.core.measure.EverydayMeasures;
 import dremsa.core.measure.KitchenMeasure;
 import dremsa.core.measure.KitchenMeasures;
-import dremsa.core.measure.MeasureSystem;
 import dremsa.core.measure.Said;
 import dremsa.core.measure.TypedAmount;
 import dremsa.core.measure.UnreadableAmountException;
@@ -43,15 +43,13 @@ final class Larder {
   private final Naming naming;
   private final Margin margin;
   private final AmountReader amounts;
-  private final MeasureSystem system;
   private final List<Line> lines = new ArrayList<>();
   private final Map<String, Material> made = new LinkedHashMap<>();
 
-  Larder(Naming naming, Margin margin, AmountReader amounts, MeasureSystem system) {
+  Larder(Naming naming, Margin margin, AmountReader amounts) {
     this.naming = naming;
     this.margin = margin;
     this.amounts = amounts;
-    this.system = system;
   }
 
   List<Line> lines() {
@@ -160,7 +158,7 @@ final class Larder {
       same =
           lines.stream()
               .filter(line -> line.material() != null)
-              .filter(line -> isNamed(naming.name(line.id()), said))
+              .filter(line -> isNamed(line.words(), said))
               .filter(line -> !said.equals(Set.of("water")))
               .toList();
     }
@@ -173,8 +171,7 @@ final class Larder {
   }
 
   /** All words of a name stand in the other; "mint" stands in "spearmint" as well. */
-  private static boolean isNamed(String name, Set<String> said) {
-    List<String> words = Lexicon.split(name);
+  private static boolean isNamed(List<String> words, Set<String> said) {
     return said.stream()
         .allMatch(
             word ->
@@ -228,6 +225,10 @@ final class Larder {
   }
 
   private @Nullable Line added(Mention mention) {
+    if (lines.size() >= Formula.MOST_INGREDIENTS) {
+      margin.unread(mention.from(), mention.to(), "more than a formula takes");
+      return null;
+    }
     Naming.Choice choice = naming.choose(mention);
     int nameFrom = mention.substance() != null ? mention.substance().from() : mention.unknownFrom();
     int from = mention.nameFrom();
@@ -449,7 +450,7 @@ final class Larder {
           : Optional.of(typed.size());
     }
     try {
-      return Optional.of(Weighed.of(typed, material, system).grams());
+      return Optional.of(Weighed.grams(typed, material));
     } catch (Weighed.UnknownPieceException e) {
       return Optional.empty();
     }

@@ -162,7 +162,7 @@ final class Lexicon {
   static List<String> split(String words) {
     return Token.all(words).stream()
         .filter(token -> token.isWord() || token.isDigits() || token.is("&") || token.is("/"))
-        .map(token -> singular(token.text()))
+        .map(Token::singular)
         .toList();
   }
 
@@ -195,7 +195,7 @@ final class Lexicon {
   private static final Hit NOTHING = new Hit(-1, List.of(), List.of());
 
   private static Hit longest(Map<String, List<Phrase>> all, List<Token> tokens, int at) {
-    List<Phrase> phrases = all.get(singular(tokens.get(at).text()));
+    List<Phrase> phrases = all.get(tokens.get(at).singular());
     if (phrases != null) {
       for (Phrase phrase : phrases) {
         int to = matches(phrase.words, tokens, at);
@@ -213,35 +213,11 @@ final class Lexicon {
       if (i > 0 && next < tokens.size() && (tokens.get(next).is("-") || tokens.get(next).is("'"))) {
         next++; // sun-dried, ladies' finger
       }
-      if (next >= tokens.size() || !singular(tokens.get(next).text()).equals(words.get(i))) {
+      if (next >= tokens.size() || !tokens.get(next).singular().equals(words.get(i))) {
         return -1;
       }
       next++;
     }
     return next;
-  }
-
-  /** A word without its plural. */
-  static String singular(String word) {
-    if (word.equals("leaves")) {
-      return "leaf";
-    }
-    int length = word.length();
-    if (length < 4
-        || !word.endsWith("s")
-        || word.endsWith("ss")
-        || word.endsWith("us")
-        || word.endsWith("is")) {
-      return word;
-    }
-    if (word.endsWith("ies") && length > 4) {
-      return word.substring(0, length - 3) + "y";
-    }
-    boolean es =
-        word.endsWith("oes")
-            || word.endsWith("ches")
-            || word.endsWith("shes")
-            || word.endsWith("sses");
-    return word.substring(0, length - (es ? 2 : 1));
   }
 }

@@ -5,6 +5,7 @@ import dremsa.core.formula.Proportion;
 import dremsa.core.material.Material;
 import dremsa.core.material.MaterialKind;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -14,6 +15,7 @@ final class Line {
   private final String id;
   private final @Nullable Material material;
   private final Set<String> states = new LinkedHashSet<>();
+  private final List<String> words;
   private final int from;
   private final int to;
   private @Nullable Proportion proportion;
@@ -28,8 +30,14 @@ final class Line {
     this.key = key;
     this.id = id;
     this.material = material;
+    words = material == null ? List.of() : Lexicon.split(material.name());
     this.from = from;
     this.to = to;
+  }
+
+  /** The words of its name, singular; none for a brew. */
+  List<String> words() {
+    return words;
   }
 
   String key() {

@@ -28,15 +28,12 @@ public final class NoteReader {
 
   private final Materials materials;
   private final Map<String, String> brews;
-  private final MeasureSystem system;
   private final AmountReader amounts;
   private final Lexicon lexicon;
 
-  private NoteReader(
-      Materials materials, Map<String, String> brews, MeasureSystem system, AmountReader amounts) {
+  private NoteReader(Materials materials, Map<String, String> brews, AmountReader amounts) {
     this.materials = materials;
     this.brews = Map.copyOf(brews);
-    this.system = system;
     this.amounts = amounts;
     lexicon = Lexicon.of(materials, brews);
   }
@@ -48,7 +45,7 @@ public final class NoteReader {
    */
   public static NoteReader of(
       Materials materials, Map<String, String> brews, MeasureSystem system, CountMeasures counts) {
-    return new NoteReader(materials, brews, system, AmountReader.of(system, counts));
+    return new NoteReader(materials, brews, AmountReader.of(system, counts));
   }
 
   /**
@@ -71,7 +68,7 @@ public final class NoteReader {
     heading.note(margin);
     List<Clause> clauses = Clauses.of(items.subList(heading.items(), items.size()), margin);
     Naming naming = new Naming(materials, brews);
-    Larder larder = new Larder(naming, margin, amounts, system);
+    Larder larder = new Larder(naming, margin, amounts);
     List<List<Line>> named = new ArrayList<>();
     for (int i = 0; i < clauses.size(); i++) {
       Clause clause = clauses.get(i);
@@ -248,7 +245,6 @@ public final class NoteReader {
         larder.lines().stream()
             .filter(line -> line.proportion() != null)
             .map(Line::ingredient)
-            .limit(Formula.MOST_INGREDIENTS)
             .toList();
     boolean parts = ingredients.stream().anyMatch(i -> i.proportion() instanceof Proportion.Parts);
     if (!parts) {

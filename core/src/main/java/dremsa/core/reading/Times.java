@@ -112,7 +112,7 @@ final class Times {
       return Optional.empty();
     }
     String unit = tokens.get(next).text();
-    Double minutes = UNITS.getOrDefault(unit, UNITS.get(Lexicon.singular(unit)));
+    Double minutes = UNITS.getOrDefault(unit, UNITS.get(tokens.get(next).singular()));
     boolean bare = unit.length() == 1 && n.article();
     if (minutes == null || bare || tokens.get(next).raw().equals("M")) {
       return Optional.empty();
@@ -132,7 +132,7 @@ final class Times {
       boolean unitAgain =
           half.isPresent()
               && half.get().to() < tokens.size()
-              && UNITS.containsKey(Lexicon.singular(tokens.get(half.get().to()).text()));
+              && UNITS.containsKey(tokens.get(half.get().to()).singular());
       if (half.isPresent() && half.get().low() < 1 && !unitAgain) {
         share = half.get().low();
         to = half.get().to();

@@ -55,6 +55,14 @@ class NamesTest {
     assertThat(Materials.standard().all()).hasSizeGreaterThanOrEqualTo(160);
   }
 
+  @Test
+  void whatIsLookedForHasItsOtherNames() {
+    assertThat(OtherNames.of("Flax", Materials.standard())).startsWith("Flax").contains("linseed");
+    assertThat(OtherNames.of("methi", Materials.standard())).contains("fenugreek");
+    assertThat(OtherNames.of("lax", Materials.standard())).containsExactly("lax");
+    assertThat(OtherNames.of("fl", Materials.standard())).containsExactly("fl");
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',

@@ -2,6 +2,8 @@ package dremsa.server.journal;
 
 import dremsa.core.learn.Criterion;
 import dremsa.core.learn.Mean;
+import dremsa.core.material.Materials;
+import dremsa.core.material.OtherNames;
 import dremsa.core.measure.Said;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
@@ -23,6 +25,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -30,6 +33,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -116,20 +120,35 @@ class JournalLayout {
   }
 
   private Gathered found(Household household, String words) {
-    List<People.OnHead> used = people.onHeadsCalled(household, words);
-    List<EntryRow> entries = repository.saying(household.id().toString(), words);
+    List<String> names = OtherNames.of(words, Materials.standard());
+    List<People.OnHead> used = by(names, name -> people.onHeadsCalled(household, name), use -> use);
+    List<EntryRow> entries =
+        by(names, name -> repository.saying(household.id().toString(), name), EntryRow::id);
     List<LocalDate> days =
         Stream.concat(used.stream().map(People.OnHead::day), entries.stream().map(EntryRow::day))
             .sorted()
             .toList();
     return new Gathered(
         household,
-        runs.called(household.id(), words),
+        by(names, name -> runs.called(household.id(), name), Runs.Brewed::id),
         used,
         entries,
         days.isEmpty()
             ? List.of()
             : photos.lines(household.id(), days.get(0), days.get(days.size() - 1)));
+  }
+
+  /** What is found by any of several names; what one found another does not find again. */
+  private static <T> List<T> by(
+      List<String> names, Function<String, List<T>> find, Function<T, Object> id) {
+    List<T> all = new ArrayList<>();
+    Set<Object> found = new HashSet<>();
+    for (String name : names) {
+      List<T> more = find.apply(name).stream().filter(t -> !found.contains(id.apply(t))).toList();
+      more.forEach(each -> found.add(id.apply(each)));
+      all.addAll(more);
+    }
+    return all;
   }
 
   /** What was brewed, used and written down, to be laid out as pages. */

@@ -10,6 +10,7 @@ import dremsa.core.keep.Verdict;
 import dremsa.core.kitchen.Kitchen;
 import dremsa.core.material.Material;
 import dremsa.core.material.Materials;
+import dremsa.core.people.Enough;
 import dremsa.core.reading.Answers;
 import dremsa.core.reading.Beside;
 import dremsa.core.reading.NoteReader;
@@ -30,6 +31,7 @@ import dremsa.server.wire.MaterialJson;
 import dremsa.server.wire.PredictionJson;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -109,13 +111,20 @@ public class Notes {
         batch.map(b -> predictions.describe(b, asked)),
         batch.map(b -> b.brew().tint()).orElse(""),
         batch
-            .map(b -> beside(reading, predictions.verdict(b, asked), household))
+            .map(b -> beside(reading, b, predictions.verdict(b, asked), household))
             .orElse(List.of()));
   }
 
-  private static List<String> beside(Reading reading, Verdict verdict, Household household) {
+  private static List<String> beside(
+      Reading reading, Predictions.Batched batch, Verdict verdict, Household household) {
     LocalDate made = LocalDate.ofInstant(verdict.strained(), household.zone());
-    return reading.claims().stream().map(claim -> Beside.words(claim, verdict, made)).toList();
+    List<String> all = new ArrayList<>();
+    reading.claims().forEach(claim -> all.add(Beside.words(claim, verdict, made)));
+    reading
+        .formula()
+        .flatMap(formula -> Enough.words(formula, batch.prediction().finished().millilitres()))
+        .ifPresent(all::add);
+    return List.copyOf(all);
   }
 
   private Reading reading(
