@@ -47,6 +47,11 @@ final class Cook {
    */
   record Claim(Clause clause, int to, @Nullable Place place, @Nullable Double minutes) {}
 
+  /** Whether the writer says that it is not strained. */
+  boolean neverStrained() {
+    return pot.neverStrained;
+  }
+
   List<Claim> claims() {
     return pot.claims;
   }
@@ -77,6 +82,8 @@ final class Cook {
     Stage last = pot.last();
     if (clause.is(Act.COVER) && last != null) {
       last.lid = false;
+    } else if (clause.is(Act.STRAIN)) {
+      pot.neverStrained = true;
     }
   }
 
@@ -116,8 +123,7 @@ final class Cook {
       case CHOP -> readying.chop(clause, PotSoFar.things(lines));
       case CRUSH ->
           readying.prepare(StepKind.PREPARE, clause, PotSoFar.things(lines), Treatment.CRUSH);
-      case GRIND ->
-          readying.prepare(StepKind.PREPARE, clause, PotSoFar.things(lines), Treatment.POWDER);
+      case GRIND -> readying.grind(i, clause, PotSoFar.things(lines));
       case PEEL ->
           readying.prepare(StepKind.PREPARE, clause, PotSoFar.things(lines), Treatment.PEEL);
       case PICK ->

@@ -87,7 +87,10 @@ final class Finish {
     long openPlants = open.stream().filter(line -> line.is(m -> m.kind().isPlant())).count();
     List<Line> openLiquids =
         open.stream().filter(line -> line.is(m -> isBase(m.kind(), method))).toList();
-    boolean liquidOpen = liquids == 0 && !openLiquids.isEmpty();
+    boolean liquidOpen =
+        !openLiquids.isEmpty()
+            && larder.lines().stream()
+                .noneMatch(line -> line.grams() > 0 && line.is(m -> isBase(m.kind(), method)));
     if (liquidOpen) {
       double wanted = plants > 0 ? plants * ratio : WATER_GRAMS;
       openLiquids.forEach(line -> larder.suggest(line, wanted / openLiquids.size()));
@@ -141,12 +144,18 @@ final class Finish {
         .sum();
   }
 
-  /** The steps with what was left out. */
-  static List<Stage> steps(Larder larder, List<Stage> said, Method method) {
+  /**
+   * The steps with what was left out.
+   *
+   * @param neverStrained whether the note says that it is not strained
+   */
+  static List<Stage> steps(Larder larder, List<Stage> said, Method method, boolean neverStrained) {
     Finish finish = new Finish(larder, new ArrayList<>(said), method);
     finish.gather();
     finish.process();
-    finish.strain();
+    if (!neverStrained) {
+      finish.strain();
+    }
     finish.addWhatIsLeft();
     finish.bottle();
     return finish.details();

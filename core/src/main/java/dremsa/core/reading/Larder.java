@@ -515,6 +515,9 @@ final class Larder {
   }
 
   private static KitchenMeasure piece(Mention mention, @Nullable Material material) {
+    if (mention.substance() != null && mention.substance().said().endsWith("tea bag")) {
+      return EverydayMeasures.TEABAG;
+    }
     if (mention.part().equals("FLOWER")
         || material != null && material.kind() == MaterialKind.FLOWER) {
       return CountMeasures.FLOWER;

@@ -84,7 +84,9 @@ public final class NoteReader {
     List<Stage> stages =
         larder.lines().isEmpty()
             ? List.of()
-            : Finish.steps(larder, said, method).stream().filter(Stage::putsSomething).toList();
+            : Finish.steps(larder, said, method, cook.neverStrained()).stream()
+                .filter(Stage::putsSomething)
+                .toList();
     marks(margin, stages);
     leftOver(margin, items);
     List<Stretch> stretches = margin.stretches();

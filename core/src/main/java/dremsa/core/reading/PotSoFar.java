@@ -46,6 +46,10 @@ final class PotSoFar {
   boolean onHob;
   boolean strained;
   boolean bottled;
+
+  /** Whether the writer says that it is not strained. */
+  boolean neverStrained;
+
   @Nullable Boolean lidNext;
   @Nullable Boolean stirNext;
   Step.@Nullable Level levelNext;
@@ -175,6 +179,9 @@ final class PotSoFar {
     List<Line> all = new ArrayList<>(inPot);
     all.addAll(pending);
     all.addAll(named.get(i));
+    if (all.isEmpty()) {
+      all.addAll(larder.lines());
+    }
     return !all.isEmpty()
         && all.stream().noneMatch(line -> line.is(m -> m.kind() == MaterialKind.WATER))
         && all.stream().anyMatch(line -> line.is(m -> m.kind().role() == MaterialKind.Role.OIL));

@@ -71,6 +71,18 @@ final class Readying {
     clause.first(Item.Span.class).ifPresent(span -> stage.time = span);
   }
 
+  /** What is fresh is ground in a blender, and becomes no powder. */
+  void grind(int i, Clause clause, List<Line> lines) {
+    boolean wet =
+        clause.words("vessel").contains("BLENDER")
+            || lines.stream().anyMatch(line -> line.is(m -> m.kind().isFresh()));
+    if (wet) {
+      cook.parting.blend(i, clause, lines);
+    } else {
+      prepare(StepKind.PREPARE, clause, lines, Treatment.POWDER);
+    }
+  }
+
   /** The ends of an aloe leaf are cut so that it drains: that is no chopping. */
   void chop(Clause clause, List<Line> lines) {
     boolean leaf = lines.stream().anyMatch(l -> l.is(m -> m.kind() == MaterialKind.ALOE_LEAF));

@@ -358,7 +358,70 @@ class NotesOfGelTest {
             SEED_GEL: linseed 31.1 g, water 472 g
             put pot (linseed water), heat stirring, gently stirring 7, strain STOCKING squeezed, +cool 30, +bottle JAR\
             """,
-            "3T = tbsp"));
+            "3T = tbsp"),
+        note(
+            """
+            Take one cup of rice, wash it well and throw that water out. Add 2 cups of water to the washed rice and leave for 30 minutes. Strain the rice water into a clean bowl. You can use it straight away or leave it out for a day to ferment.
+            """,
+            """
+            STARCH_WATER: rice 185 g, water 472 g
+            wash, put jar (rice water), soak ROOM 30, strain SIEVE, +bottle APPLICATOR\
+            """,
+            ""),
+        note(
+            """
+            INGREDIENTS
+            Flaxseeds - 4 tablespoons
+            Water - 2 cups
+            Aloe vera gel - 2 tablespoons
+            Vitamin E oil - 1 teaspoon
+            Essential oil of choice - 5 drops
+            METHOD
+            Put flaxseeds and water in a pan. Boil, stirring continuously, until it turns to a gel-like consistency. Remove from heat and strain immediately with a stocking. Let it cool. Mix in aloe vera gel, vitamin E and essential oil. Store in an airtight container in the fridge for two weeks.
+            """,
+            """
+            SEED_GEL: linseed 41.4 g, water 472 g, aloe-gel 29.9 g, vitamin-e-oil 4.68 g
+            put pot (linseed water), heat stirring, gently stirring 6, strain STOCKING, cool 30, add (aloe-gel vitamin-e-oil), bottle JAR\
+            """,
+            ""),
+        note(
+            """
+            Soak 2 tbsp flax seed in 2 cups water overnight. In the morning simmer 5 minutes and strain.
+            """,
+            """
+            SEED_GEL: linseed 20.7 g, water 472 g
+            put jar (linseed water), soak ROOM 600, heat stirring, simmer stirring 5, strain CLOTH, +cool 30, +bottle JAR\
+            """,
+            ""),
+        note(
+            """
+            ¼ cup dried marshmallow root
+            1½ cups water
+            Bring to a simmer, cover, 10–15 minutes. Cool 20 min. Strain through a nut milk bag & squeeze.
+            """,
+            """
+            MUCILAGE: marshmallow-root 20.7 g, water 354 g
+            put pot (marshmallow-root water), heat, simmer covered 12.5, steep 20, strain NUT_BAG squeezed, +cool 30, +bottle APPLICATOR\
+            """,
+            ""),
+        note(
+            """
+            Aloe + flax: cook 1/3 cup flax w/ 2 cups h2o till thick. strain. blend the gel of one aloe leaf and strain. mix both.
+            """,
+            """
+            SEED_GEL: linseed 55.2 g, water 472 g, aloe-leaf 280 g
+            put pot (linseed water), heat stirring, gently stirring 6, strain CLOTH, +cool 30, add (aloe-leaf), blend 2, strain CLOTH, +bottle JAR\
+            """,
+            ""),
+        note(
+            """
+            3 tbsp psyllium husk, 2 cups hot water. Whisk quickly, let stand 5 min. No need to strain.
+            """,
+            """
+            MUCILAGE: psyllium-husk 22.2 g, water 472 g
+            pour jar (psyllium-husk water), steep 5, +cool 30, +bottle APPLICATOR\
+            """,
+            ""));
   }
 
   @ParameterizedTest

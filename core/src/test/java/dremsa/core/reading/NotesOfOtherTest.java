@@ -386,7 +386,79 @@ class NotesOfOtherTest {
             ALOE_JUICE: aloe-leaf 280 g
             drain the latex (aloe-leaf), peel (aloe-leaf), put blender (aloe-leaf), blend 3, strain NUT_BAG, +bottle APPLICATOR\
             """,
-            ""));
+            ""),
+        note(
+            """
+            For onion juice: peel and chop 3 large red onions, grind in a mixer, squeeze out the juice through muslin. Add 1 tbsp coconut oil. Massage.
+            """,
+            """
+            FRESH_JUICE: onion 450 g, coconut-oil 13.6 g
+            chop (onion), put blender (onion), blend 2, strain CLOTH squeezed, add (coconut-oil), +bottle APPLICATOR\
+            """,
+            ""),
+        note(
+            """
+            ayurvedic hair oil - 1 cup coconut oil, 1/4 cup castor oil, 1/2 cup fresh curry leaves, 2 tbsp fenugreek seeds, 2 tbsp kalonji, 5 hibiscus flowers. Heat on low flame until the curry leaves turn crisp (20 min). Cool. Strain.
+            """,
+            """
+            INFUSED_OIL: coconut-oil 218 g, castor-oil 56.8 g, curry-leaf-fresh 11.8 g, fenugreek 22.2 g, nigella 14.8 g, hibiscus-fresh 20 g
+            put jar (coconut-oil castor-oil curry-leaf-fresh fenugreek nigella hibiscus-fresh), waterBath 20, cool 30, strain CLOTH, +bottle APPLICATOR\
+            """,
+            "hibiscus flowers = hibiscus-fresh"),
+        note(
+            """
+            Chebe mask: mix 3 tbsp chebe powder, 1 tbsp clove powder & 4 tbsp shea butter melted. Apply in sections, cover with a cap.
+            """,
+            """
+            PASTE: chebe-powder 17.7 g, clove-powder 6.51 g, shea-butter 54.1 g
+            put bowl (chebe-powder clove-powder shea-butter), +bottle APPLICATOR\
+            """,
+            ""),
+        note(
+            """
+            Peppermint & tea tree scalp spray: 1 cup distilled water, 1/2 cup witch hazel, 10 drops peppermint EO, 5 drops tea tree EO, 1 tsp glycerin. Combine in spray bottle. Shake before each use.
+            """,
+            """
+            BLEND: water 236 g, witch-hazel-water 118 g, peppermint-essential 0.36 g, tea-tree-essential 0.18 g, glycerin 6.21 g
+            +put bowl (water witch-hazel-water peppermint-essential tea-tree-essential glycerin), +bottle SPRAY\
+            """,
+            ""),
+        note(
+            """
+            Steep a green tea bag in a cup of hot water for ten minutes. Let cool. Add a teaspoon of honey.
+            """,
+            """
+            BLEND: green-tea 2 g, water 236 g, honey 7 g
+            pour jar (green-tea water), steep 10, cool 30, +strain CLOTH squeezed, add (honey), +bottle SPRAY\
+            """,
+            ""),
+        note(
+            """
+            100ml of coconut milk, juice of 1 lime, 1 tbsp olive oil. Blend, chill in fridge until a creamy layer forms. Apply to hair, wrap in a hot towel 30 min.
+            """,
+            """
+            BLEND: coconut-milk 101 g, lime-juice 44 g, olive-oil 13.5 g
+            put blender (coconut-milk lime-juice olive-oil), blend 2, +bottle SPRAY\
+            """,
+            ""),
+        note(
+            """
+            Fill a mason jar halfway with dried rosemary, top up with olive oil, leave 6 weeks shaking now and then, strain.
+            """,
+            """
+            INFUSED_OIL: rosemary 83 g, olive-oil 1000 g
+            put jar (rosemary olive-oil), macerate 60480 shaken 3, strain CLOTH, +bottle APPLICATOR\
+            """,
+            "dried rosemary = 83 g; olive oil = 1000 g"),
+        note(
+            """
+            Cassia treatment: 100g cassia obovata, mix with warm water and 2 tbsp lemon juice to yoghurt consistency. Leave 12 hours. Apply.
+            """,
+            """
+            PASTE: cassia-powder 100 g, water 250 g, lemon-juice 30.5 g
+            put jar (cassia-powder water lemon-juice), soak ROOM 720, +bottle JAR\
+            """,
+            "warm water = 250 g"));
   }
 
   @ParameterizedTest
