@@ -252,7 +252,18 @@ public final class AmountReader {
         return new Found(found, to);
       }
     }
-    return null;
+    return at < tokens.size() ? letter(tokens.get(at), at) : null;
+  }
+
+  /** {@code 2 T}, {@code 1 t}: a big letter is the big spoon, though hands differ. */
+  private @Nullable Found letter(Token token, int at) {
+    Optional<KitchenMeasure> spoon =
+        switch (token.raw()) {
+          case "T" -> measure("tbsp");
+          case "t" -> measure("tsp");
+          default -> Optional.empty();
+        };
+    return spoon.map(measure -> new Found(measure, at + 1)).orElse(null);
   }
 
   /**

@@ -93,15 +93,15 @@ final class Finish {
                 .noneMatch(line -> line.grams() > 0 && line.is(m -> isBase(m.kind(), method)));
     if (liquidOpen) {
       double wanted = plants > 0 ? plants * ratio : WATER_GRAMS;
-      openLiquids.forEach(line -> larder.suggest(line, wanted / openLiquids.size()));
+      openLiquids.forEach(line -> larder.measuring().suggest(line, wanted / openLiquids.size()));
       liquids = wanted;
     }
     double forPlants = liquids > 0 ? liquids / ratio : plants > 0 ? plants : WATER_GRAMS / ratio;
     for (Line line : larder.unmeasured()) {
       if (line.is(m -> m.kind().isPlant())) {
-        larder.suggest(line, forPlants / openPlants);
+        larder.measuring().suggest(line, forPlants / openPlants);
       } else {
-        larder.ask(line);
+        larder.measuring().ask(line);
       }
     }
   }

@@ -134,10 +134,6 @@ final class Scanner {
       if (found.article()) {
         return counted(to) ? new Item.Quantity(at, to, found) : null;
       }
-      KitchenLetter letter = letter(to);
-      if (letter != null) {
-        return new Item.Quantity(at, pastPoint(to + 1), letter.of(found, to));
-      }
     } else if (found.measure().id().equals("drop")) {
       Item.DropsEach each = dropsEach(at, found);
       if (each != null) {
@@ -238,37 +234,6 @@ final class Scanner {
     }
     juiceAt = name;
     return new Item.Quantity(at, name, number.get());
-  }
-
-  /** {@code 2 T}, {@code 1 t}: a big letter is the big spoon, though hands differ. */
-  private @Nullable KitchenLetter letter(int at) {
-    if (at >= tokens.size()) {
-      return null;
-    }
-    return switch (tokens.get(at).raw()) {
-      case "T" -> new KitchenLetter("tbsp");
-      case "t" -> new KitchenLetter("tsp");
-      default -> null;
-    };
-  }
-
-  private final class KitchenLetter {
-    private final String measure;
-
-    KitchenLetter(String measure) {
-      this.measure = measure;
-    }
-
-    Spotted of(Spotted number, int at) {
-      return new Spotted(
-          number.low(),
-          number.high(),
-          amounts.measure(measure).orElseThrow(),
-          at,
-          at + 1,
-          number.vague(),
-          number.article());
-    }
   }
 
   private @Nullable Item notAnAmount(int at, Spotted found) {

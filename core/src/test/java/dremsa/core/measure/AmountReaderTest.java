@@ -35,7 +35,18 @@ class AmountReaderTest {
         "3 oz linseed    | 3     | oz          | linseed",
         "1/8 cup         | 0.125 | metric-cup  | ''",
         "a handful of mint | 1   | handful     | mint",
-        "2 Tablespoons   | 2     | metric-tbsp | ''"
+        "2 Tablespoons   | 2     | metric-tbsp | ''",
+        "2 T             | 2     | metric-tbsp | ''",
+        "2 t             | 2     | metric-tsp  | ''",
+        "one and a half cups | 1.5 | metric-cup | ''",
+        "a cup and a half of oats | 1.5 | metric-cup | oats",
+        "a couple of sprigs | 2   | sprig       | ''",
+        "two to three leaves | 2.5 | leaf      | ''",
+        "1-1/2 tsp       | 1.5   | metric-tsp  | ''",
+        "2 x 250 ml      | 500   | ml          | ''",
+        "1,250 g         | 1250  | g           | ''",
+        "half a litre    | 0.5   | l           | ''",
+        "3 tea bags      | 3     | bag         | ''"
       })
   void readsWhatPeopleType(String typed, double value, String measure, String rest) {
     TypedAmount amount = metric.read(typed);
@@ -54,6 +65,14 @@ class AmountReaderTest {
     // Common practice: an eighth of a cup is two tablespoons, four are a quarter cup.
     assertThat(us.read("1/8 cup").size()).isCloseTo(us.read("2 tbsp").size(), within(1e-9));
     assertThat(us.read("4 tbsp").size()).isCloseTo(us.read("1/4 cup").size(), within(1e-9));
+  }
+
+  @Test
+  void aHeapedSpoonHoldsHalfAsMuchAgain() {
+    TypedAmount heaped = metric.read("2 heaped tbsp");
+    assertThat(heaped.size()).isEqualTo(45);
+    assertThat(heaped.measure().isLoose()).isTrue();
+    assertThat(metric.read("a level tablespoon").size()).isEqualTo(15);
   }
 
   @Test
