@@ -165,4 +165,64 @@ class NotesTest {
     assertThat(keep("hello", Map.of()).fields()).containsExactly("text");
     assertThat(read(GEL, Map.of("what:linseed#1", "moonlight")).get("guesses").asInt()).isZero();
   }
+
+  @Test
+  void anotherMethodCanBeChosenAndItsStepsAreFilledIn() {
+    String text = "30 g dried sage\n1 litre water";
+    JsonNode read = read(text, Map.of());
+    assertThat(read.get("otherMethods").size()).isPositive();
+    String other = read.at("/otherMethods/0/method").asString();
+    JsonNode settled = read(text, Map.of("method", other));
+    assertThat(settled.at("/method/method").asString()).isEqualTo(other);
+    assertThat(settled.at("/steps/1/filledIn").asBoolean()).isTrue();
+    assertThat(read(text, Map.of("method", "MOONLIGHT")).at("/method/method").asString())
+        .isEqualTo(read.at("/method/method").asString());
+  }
+
+  @Test
+  void itSaysHowFarTheRecipeGoes() {
+    JsonNode read = read("30 g dried sage, 1 litre boiling water, 1 h, strain", Map.of());
+    assertThat(read.at("/beside/0").asString()).contains("on medium hair").contains("For 2 heads");
+  }
+
+  @Test
+  void aSpoonOfEssentialOilIsAskedAboutAndTheCheckSaysHowMuchTooMuchItIs() {
+    String text = "500 ml water, 20 g linseed, boil 6 min, strain, 1 tbsp tea tree oil";
+    JsonNode read = read(text, Map.of());
+    assertThat(read.get("guesses").asInt()).isPositive();
+    assertThat(read.at("/asWritten/findings").findValuesAsString("severity")).contains("ERROR");
+  }
+
+  @Test
+  void aDraftWithNothingToBrewHasNoPotAndSaysSo() {
+    JsonNode read = read("0.01 g linseed, 0.02 g water", Map.of());
+    assertThat(read.get("formula").isNull()).isFalse();
+    assertThat(read.get("asWritten").isNull()).isTrue();
+    assertThat(read.get("beside")).isEmpty();
+  }
+
+  @Test
+  void wordsOfTheHouseAreInItsBackup() {
+    JsonNode guess = guess(read(SPOONS, Map.of()));
+    Map<String, String> answers = Map.of(guess.get("key").asString(), "tsp");
+    keep(SPOONS, answers);
+    keep(SPOONS, answers);
+    byte[] backup = owner.file("/api/backup.zip").bytes();
+    Visitor other = Visitor.withHousehold();
+    Visitor.Answer restored = other.upload("/api/restore", "application/zip", backup);
+    assertThat(restored.status()).as(restored.body().toString()).isEqualTo(200);
+    assertThat(other.get("/api/notes/words").body().findValuesAsString("says"))
+        .containsExactly("T");
+  }
+
+  @Test
+  void whatAnotherHouseholdCallsItsThingsIsNotReadHere() {
+    String text = "20 g hackberry leaves, 600 ml water, boil 10 min, strain";
+    JsonNode guess = guess(read(text, Map.of()));
+    keep(text, Map.of(guess.get("key").asString(), "new:LEAF"));
+    Visitor stranger = Visitor.withHousehold();
+    JsonNode there = stranger.post("/api/notes/read", Map.of("text", text)).body();
+    assertThat(there.get("guesses").asInt()).isEqualTo(1);
+    assertThat(new Visitor().post("/api/notes/read", Map.of("text", text)).status()).isEqualTo(401);
+  }
 }
