@@ -77,6 +77,8 @@ class NotesTest {
     assertThat(kept.status()).as(kept.body().toString()).isEqualTo(201);
     JsonNode formula = owner.get("/api/formulas/" + kept.text("/id")).body().get("formula");
     assertThat(formula.get("method").asString()).isEqualTo("HOT_INFUSION");
+    assertThat(read(GEL + " Spray on hair. Blorp!", Map.of()).at("/formula/about").asString())
+        .isEqualTo("Keeps a month in the fridge. Spray on hair. Not read: Blorp.");
     assertThat(formula.at("/ingredients/0/parts").asDouble()).isBetween(1.0, 2.0);
   }
 

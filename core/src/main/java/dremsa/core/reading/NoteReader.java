@@ -1,5 +1,6 @@
 package dremsa.core.reading;
 
+import dremsa.core.brew.Stock;
 import dremsa.core.formula.Formula;
 import dremsa.core.formula.Ingredient;
 import dremsa.core.formula.Method;
@@ -12,14 +13,18 @@ import dremsa.core.material.Materials;
 import dremsa.core.measure.AmountReader;
 import dremsa.core.measure.CountMeasures;
 import dremsa.core.measure.MeasureSystem;
+import dremsa.core.measure.Said;
 import dremsa.core.measure.Token;
 import dremsa.core.measure.TypedAmount;
 import dremsa.core.reading.Stretch.About;
 import dremsa.core.reading.Stretch.Certainty;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Reads notes with a household's materials, brews and measures. Immutable. */
 public final class NoteReader {
@@ -90,13 +95,24 @@ public final class NoteReader {
     marks(margin, stages);
     leftOver(margin, items);
     List<Stretch> stretches = margin.stretches();
+    List<Reading.Claim> claims =
+        cook.claims().stream()
+            .map(
+                claim ->
+                    new Reading.Claim(
+                        text.substring(
+                            tokens.get(claim.clause().from()).from(),
+                            tokens.get(claim.to() - 1).to()),
+                        claim.place(),
+                        claim.minutes() == null ? null : claim.minutes() / 1440))
+            .toList();
     String name = heading.name().orElseGet(() -> named(larder, method));
     return new Reading(
         name,
         stretches,
         method,
         methods.stream().filter(other -> other != method).toList(),
-        formula(name, method, larder, stages),
+        formula(name, beside(text, claims, stretches), method, larder, stages),
         larder.lines().stream()
             .map(
                 line ->
@@ -111,16 +127,7 @@ public final class NoteReader {
             .toList(),
         stages.stream().map(stage -> source(stage, method)).toList(),
         larder.made(),
-        cook.claims().stream()
-            .map(
-                claim ->
-                    new Reading.Claim(
-                        text.substring(
-                            tokens.get(claim.clause().from()).from(),
-                            tokens.get(claim.to() - 1).to()),
-                        claim.place(),
-                        claim.minutes() == null ? null : claim.minutes() / 1440))
-            .toList(),
+        claims,
         notes(text, stretches));
   }
 
@@ -131,9 +138,9 @@ public final class NoteReader {
 
   private Optional<String> idOf(String name) {
     Naming naming = new Naming(materials, brews);
-    return java.util.stream.Stream.concat(
+    return Stream.concat(
             materials.all().stream().map(Material::id),
-            brews.keySet().stream().map(id -> dremsa.core.brew.Stock.PREFIX + id))
+            brews.keySet().stream().map(id -> Stock.PREFIX + id))
         .filter(id -> naming.name(id).equals(name))
         .findFirst();
   }
@@ -156,7 +163,14 @@ public final class NoteReader {
         List.of(),
         Optional.of(formula),
         formula.ingredients().stream()
-            .map(i -> new Reading.Taken(i.key(), i.material(), naming.name(i.material()), "", true))
+            .map(
+                i ->
+                    new Reading.Taken(
+                        i.key(),
+                        i.material(),
+                        naming.name(i.material()),
+                        NoteWriter.amount(i),
+                        true))
             .toList(),
         formula.steps().stream().map(step -> new Reading.Source(false, "")).toList(),
         List.of(),
@@ -242,7 +256,8 @@ public final class NoteReader {
     return new Reading.Source(stage.filledIn(), String.join(", ", open));
   }
 
-  private Optional<Formula> formula(String name, Method method, Larder larder, List<Stage> stages) {
+  private Optional<Formula> formula(
+      String name, String about, Method method, Larder larder, List<Stage> stages) {
     List<Ingredient> ingredients =
         larder.lines().stream()
             .filter(line -> line.proportion() != null)
@@ -259,8 +274,40 @@ public final class NoteReader {
     }
     return Optional.of(
         new Formula(
-            "", name, method, MethodGuides.of(method).model().purposes(), "", ingredients, steps));
+            "",
+            name,
+            method,
+            MethodGuides.of(method).model().purposes(),
+            about,
+            ingredients,
+            steps));
   }
+
+  /** What stays beside the formula: how it is used and kept, as written, and what was not read. */
+  private static String beside(String text, List<Reading.Claim> claims, List<Stretch> stretches) {
+    List<String> said =
+        Stream.concat(
+                claims.stream().map(claim -> claim.words().replaceAll("\\s+", " ").strip()),
+                stretches.stream().filter(s -> s.about() == About.USE).map(s -> oneLine(text, s)))
+            .toList();
+    List<String> unread =
+        stretches.stream()
+            .filter(s -> s.certainty() == Certainty.UNREAD)
+            .map(s -> oneLine(text, s))
+            .toList();
+    String all =
+        String.join(". ", said)
+            + (said.isEmpty() || unread.isEmpty() ? "" : ". ")
+            + (unread.isEmpty() ? "" : "Not read: " + String.join(", ", unread));
+    return all.isEmpty() ? "" : all.substring(0, Math.min(all.length(), MOST_BESIDE)) + ".";
+  }
+
+  private static String oneLine(String text, Stretch stretch) {
+    return text.substring(stretch.from(), stretch.to()).replaceAll("\\s+", " ").strip();
+  }
+
+  /** A formula's description has at most 2000 characters. */
+  private static final int MOST_BESIDE = 1900;
 
   /** {@code "Linseed and rosemary, seed gel"}. */
   private static String named(Larder larder, Method method) {
@@ -268,17 +315,15 @@ public final class NoteReader {
         larder.lines().stream()
             .filter(line -> !line.is(m -> m.kind() == MaterialKind.WATER))
             .map(Line::material)
-            .filter(java.util.Objects::nonNull)
+            .filter(Objects::nonNull)
             .map(Material::name)
             .map(name -> name.replaceFirst(",.*", ""))
             .distinct()
             .limit(2)
             .toList();
-    String what = dremsa.core.measure.Said.and(plants);
+    String what = Said.and(plants);
     String name =
-        what.isEmpty()
-            ? method.words()
-            : what + ", " + method.words().toLowerCase(java.util.Locale.ROOT);
+        what.isEmpty() ? method.words() : what + ", " + method.words().toLowerCase(Locale.ROOT);
     return name.length() > 120 ? name.substring(0, 120) : name;
   }
 

@@ -110,7 +110,8 @@ public final class NoteWriter {
         : ": " + keys.stream().map(this::name).collect(Collectors.joining("; "));
   }
 
-  private static String amount(Ingredient ingredient) {
+  /** {@code "32 g"}, {@code "0.8 %"}, {@code "10 drops to 100 mL"}, to the last figure. */
+  static String amount(Ingredient ingredient) {
     Proportion proportion = ingredient.proportion();
     if (proportion instanceof Proportion.Parts parts) {
       return Said.exactly(parts.grams()) + " g";
