@@ -114,7 +114,9 @@ final class Cook {
   }
 
   private void act(int i, Clause clause, Act act) {
-    if (clause.has("after")) {
+    boolean moment = (act == Act.STRAIN || act == Act.SQUEEZE) && !pot.strained;
+    if (clause.has("after") || moment) {
+      // "20 min, strain": what takes no time itself waited so long.
       clause.first(Item.Span.class).ifPresent(span -> standing.waited(i, clause, span));
     }
     List<Line> lines = pot.named.get(i);

@@ -1,5 +1,6 @@
 package dremsa.core.reading;
 
+import dremsa.core.measure.KitchenMeasures;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -120,11 +121,30 @@ record Mention(
         }
         return; // "1 cup (250 mL)": the first is meant.
       }
-      if (amount == null && trails(i, quantity)) {
+      if (amount == null && (isEach(i, quantity) || trails(i, quantity))) {
         return;
       }
       amount = quantity;
       begin(quantity);
+    }
+
+    /** {@code 10 drops of lavender oil per 100 mL}. */
+    private boolean isEach(int i, Item.Quantity quantity) {
+      boolean per = i > 0 && items.get(i - 1) instanceof Item.Word word && word.is("per");
+      if (!per || found.isEmpty() || quantity.spotted().measure() == null) {
+        return false;
+      }
+      Mention before = found.get(found.size() - 1);
+      Item.Quantity drops = before.amount;
+      if (drops == null
+          || !KitchenMeasures.DROP.equals(drops.spotted().measure())
+          || !quantity.spotted().measure().id().equals("ml")) {
+        return false;
+      }
+      double number = (drops.spotted().low() + drops.spotted().high()) / 2;
+      double each = number * 100 / quantity.spotted().typed("").size();
+      found.set(found.size() - 1, before.dropsEach(each, quantity.to()));
+      return true;
     }
 
     /** {@code flax 1/4 cup}, {@code rosemary (2 tbsp)}: an amount after its thing. */
@@ -374,6 +394,24 @@ record Mention(
         parts,
         share,
         drops,
+        states,
+        part,
+        other,
+        optional,
+        another);
+  }
+
+  private Mention dropsEach(double each, int end) {
+    return new Mention(
+        from,
+        end,
+        nameFrom,
+        substance,
+        unknownFrom,
+        null,
+        false,
+        null,
+        each,
         states,
         part,
         other,

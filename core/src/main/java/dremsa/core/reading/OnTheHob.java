@@ -194,6 +194,16 @@ final class OnTheHob {
       cook.puttingIn.pour(i, clause, pot.named.get(i));
       return;
     }
+    Stage boiling = pot.last();
+    if (boiling != null
+        && boiling.kind == StepKind.BOIL
+        && boiling.time == null
+        && pot.followsAtOnce(i)) {
+      boiling.lid = lid; // "boil covered 18 min"
+      clause.first(Item.Span.class).ifPresent(span -> boiling.time = span);
+      boiling.said(clause);
+      return;
+    }
     if (clause.first(Item.Span.class).isPresent()) {
       if (pot.onHob && pot.levelNext != null && pot.last(s -> s.kind == StepKind.BOIL) == null) {
         pot.lidNext = lid;

@@ -166,6 +166,17 @@ final class PotSoFar {
                 line.is(m -> m.kind().isPlant()) && line.firstClause() > i && namedToGoIn(line));
   }
 
+  /** Whether a clause goes on where the one before it ends, without a comma or an "and". */
+  boolean followsAtOnce(int i) {
+    if (i == 0 || clauses.get(i - 1).sentence() != clauses.get(i).sentence()) {
+      return false;
+    }
+    Clause before = clauses.get(i - 1);
+    int end = before.verb().map(Item::to).orElse(before.to());
+    return before.items().stream()
+        .noneMatch(item -> item instanceof Item.Break && item.from() >= end);
+  }
+
   /** What the writer looks for is the step's cue. */
   void manner(Clause clause, Stage stage) {
     if (clause.cueFrom() < clause.cueTo()) {

@@ -112,6 +112,10 @@ final class Scanner {
     if (!token.isDigits() && !token.isWord() && "½⅓⅔¼¾⅛⅜⅝⅞~".indexOf(token.text().charAt(0)) < 0) {
       return null;
     }
+    Hit phrase = lexicon.word(tokens, at);
+    if (phrase.length() > 1 && role(phrase.senses(), "fill") != null) {
+      return null; // "half strength" is no half of anything.
+    }
     Optional<Item.Warmth> warmth = Times.warmth(tokens, at);
     if (warmth.isPresent()) {
       return warmth.get();
@@ -141,7 +145,8 @@ final class Scanner {
       }
     }
     boolean into =
-        at > 0
+        found.measure() != null
+            && at > 0
             && Set.of("in", "into", "to").contains(tokens.get(at - 1).text())
             && hasVessel(found);
     if (found.article() && (into || isVessel(found.measureFrom()))) {

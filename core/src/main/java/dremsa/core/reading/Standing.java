@@ -51,7 +51,7 @@ final class Standing {
       stage.time = span;
       stage.level = pot.levelNext;
       stage.stir = last == null ? pot.stirNext : last.stir;
-    } else if (!pot.inPot.isEmpty() || !pot.pending.isEmpty()) {
+    } else if (!pot.inPot.isEmpty() || !pot.pending.isEmpty() || !pot.named.get(i).isEmpty()) {
       stand(i, clause, false);
     }
   }

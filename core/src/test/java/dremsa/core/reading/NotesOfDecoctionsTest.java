@@ -228,7 +228,47 @@ class NotesOfDecoctionsTest {
             DECOCTION: nettle-fresh 12 g, water 998 g, apple-vinegar 5.04 g
             put pot (nettle-fresh water), heat, simmer covered 20, cool 30, strain SIEVE, add (apple-vinegar), +bottle APPLICATOR\
             """,
-            ""));
+            ""),
+        note(
+            """
+            Birch rinse. 40 g dried birch leaf, 1.2 l water. Bring to the boil with the lid on, boil 12 to 15 minutes, let it cool to 40 °C, sieve. Fill into an applicator bottle. Keeps 5 days in the fridge.
+            """,
+            """
+            DECOCTION: birch-leaf 40 g, water 1.20e+03 g
+            put pot (birch-leaf water), heat, gently covered 13.5, cool 40, strain SIEVE, bottle APPLICATOR\
+            """,
+            ""),
+        note(
+            """
+            Sage and oak bark for dark hair
+            - 10 g dried sage
+            - 10 g oak bark
+            - 700 ml water
+            Simmer the oak bark in the water for 20 minutes with the lid on. Take off the heat, stir in the sage and leave for 1 hour. Strain through a cloth and squeeze.
+            """,
+            """
+            DECOCTION: sage 10 g, oak-bark 10 g, water 699 g
+            put pot (oak-bark water), heat, simmer covered 20, put pot (sage), steep 60, strain CLOTH squeezed, +cool 30, +bottle APPLICATOR\
+            """,
+            ""),
+        note(
+            """
+            Nettle root decoction: 25 g dried nettle root, 800 ml water, boil covered 18 min, cool, strain.
+            """,
+            """
+            DECOCTION: nettle-root 25 g, water 799 g
+            put pot (nettle-root water), heat, gently covered 18, cool 30, strain SIEVE, +bottle APPLICATOR\
+            """,
+            ""),
+        note(
+            """
+            Rosemary sprig water: wash 6 sprigs of rosemary, simmer in 600 ml water for 4 minutes, lid on, cool, lift out the sprigs, pour into a spray bottle.
+            """,
+            """
+            SHORT_SIMMER: rosemary-fresh 9 g, water 599 g
+            wash, put pot (water rosemary-fresh), heat, simmer covered 4, cool 30, strain SIEVE, bottle SPRAY\
+            """,
+            "rosemary = rosemary-fresh"));
   }
 
   @ParameterizedTest

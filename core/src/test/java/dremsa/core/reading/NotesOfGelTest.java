@@ -421,6 +421,69 @@ class NotesOfGelTest {
             MUCILAGE: psyllium-husk 22.2 g, water 472 g
             pour jar (psyllium-husk water), steep 5, +cool 30, +bottle APPLICATOR\
             """,
+            ""),
+        note(
+            """
+            Quince seed gel: 2 tbsp quince seeds, 1 cup water. Boil 5 minutes, stirring all the time. Squeeze through a cloth when half cooled.
+            """,
+            """
+            SEED_GEL: quince-seed 20.7 g, water 236 g
+            put pot (quince-seed water), heat stirring, gently stirring 5, strain CLOTH squeezed, +cool 30, +bottle JAR\
+            """,
+            ""),
+        note(
+            """
+            Linseed gel for braids. 80 g linseed, 1 l water, boil gently 8 min, stirring. Sieve while hot. Add 1 % preservative below 40 °C and 10 drops of lavender oil per 100 ml.
+            """,
+            """
+            SEED_GEL: linseed 80 g, water 998 g, phenoxyethanol 1 %, lavender-essential 10 drops
+            put pot (linseed water), heat stirring, simmer stirring 8, strain SIEVE, +cool 30, add (phenoxyethanol lavender-essential), +bottle JAR\
+            """,
+            ""),
+        note(
+            """
+            Okra: 200 g fresh okra, sliced, 600 ml water. Boil 12 min. Strain through a stocking. Freeze in an ice cube tray.
+            """,
+            """
+            MUCILAGE: okra 200 g, water 599 g
+            chop (okra), put pot (okra water), heat, gently covered 12, strain STOCKING, freeze\
+            """,
+            ""),
+        note(
+            """
+            Sea moss gel. Wash 20 g sea moss. Soak it 20 min. Simmer 5 min in 800 ml water, cool, blend 2 min, strain through a cloth, jar.
+            """,
+            """
+            SEAWEED_GEL: carrageen 20 g, water 799 g
+            wash, put jar (carrageen water), soak ROOM 20, heat, simmer covered 5, +cool 50, blend 2, strain CLOTH, bottle JAR\
+            """,
+            ""),
+        note(
+            """
+            Barley water: wash 150 g barley, cover with 1 litre cold water, soak half an hour, strain, let the water ferment for 2 days, fridge 5 days.
+            """,
+            """
+            STARCH_WATER: barley 150 g, water 998 g
+            wash, put jar (water barley), soak ROOM 30, strain SIEVE, ferment 2880, +bottle APPLICATOR\
+            """,
+            ""),
+        note(
+            """
+            black rice water, 1 cup black rice 3 cups water. rinse. boil 15 min covered. strain. cool. bottle
+            """,
+            """
+            STARCH_WATER: black-rice 185 g, water 708 g
+            wash, put pot (black-rice water), heat, gently covered 15, strain SIEVE, cool 30, bottle APPLICATOR\
+            """,
+            ""),
+        note(
+            """
+            Oat milk: 100 g oats, 1 l water, cook 12 min, stirring, cool, blend 3 min, squeeze through a nut milk bag
+            """,
+            """
+            GRAIN_CREAM: oats 100 g, water 998 g
+            put pot (oats water), heat, gently stirring 12, cool 30, blend 3, strain NUT_BAG squeezed, +bottle JAR\
+            """,
             ""));
   }
 

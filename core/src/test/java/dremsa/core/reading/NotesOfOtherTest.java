@@ -458,7 +458,79 @@ class NotesOfOtherTest {
             PASTE: cassia-powder 100 g, water 250 g, lemon-juice 30.5 g
             put jar (cassia-powder water lemon-juice), soak ROOM 720, +bottle JAR\
             """,
-            "warm water = 250 g"));
+            "warm water = 250 g"),
+        note(
+            """
+            Cucumber mist: blend 1 cucumber with 100 ml rose water, strain through a fine cloth, spray bottle, fridge 2 days
+            """,
+            """
+            FRESH_JUICE: cucumber 300 g, rose-water 100 g
+            put blender (cucumber rose-water), blend 2, strain FINE_CLOTH, bottle SPRAY\
+            """,
+            ""),
+        note(
+            """
+            Lavender tincture: 40 g dried lavender, 250 ml vodka, dark cupboard 3 weeks, shake daily, strain through cloth
+            """,
+            """
+            TINCTURE: lavender-flower 40 g, spirit-40 237 g
+            put jar (lavender-flower spirit-40), macerate 30240 shaken 1, strain CLOTH, +bottle APPLICATOR\
+            """,
+            ""),
+        note(
+            """
+            Macerate 30 g dried thyme in 200 ml spirit 60 % for two weeks, shaking every other day. Filter.
+            """,
+            """
+            TINCTURE: thyme 30 g, spirit-60 182 g
+            put jar (thyme spirit-60), macerate 20160 shaken 3, strain CLOTH, +bottle APPLICATOR\
+            """,
+            ""),
+        note(
+            """
+            Chamomile oil: 30 g dried chamomile, 250 ml jojoba oil. Jar in a dark place for 3 weeks. Strain, squeeze.
+            """,
+            """
+            INFUSED_OIL: chamomile 30 g, jojoba-oil 217 g
+            put jar (chamomile jojoba-oil), macerate 30240 shaken 1, strain CLOTH squeezed, bottle JAR\
+            """,
+            ""),
+        note(
+            """
+            Amla and brahmi mask: 4 tbsp amla powder, 2 tbsp brahmi powder, 150 ml warm water, 1 tbsp yoghurt. Stir. Leave 20 min.
+            """,
+            """
+            PASTE: amla-powder 23.7 g, brahmi-powder 11.8 g, water 15 g, yoghurt 15.3 g
+            put jar (amla-powder brahmi-powder water), soak ROOM 20, +add (yoghurt), +bottle JAR\
+            """,
+            ""),
+        note(
+            """
+            Plain conditioner 200 g, linseed gel 100 g, argan oil 1 tsp. Stir together.
+            """,
+            """
+            FORTIFIED_CONDITIONER: conditioner-base 200 g, brew:linseed-gel 100 g, argan-oil 4.51 g
+            +put bowl (conditioner-base brew:linseed-gel argan-oil), +bottle JAR\
+            """,
+            ""),
+        note(
+            """
+            Aloe and honey: 100 ml aloe juice, 1 tbsp honey, 1 tsp glycerin, whisk, bottle. Keep in the fridge, use within 3 days.
+            """,
+            """
+            BLEND: aloe-juice 101 g, honey 21 g, glycerin 6.21 g
+            put jar (aloe-juice honey glycerin), bottle SPRAY\
+            """,
+            ""),
+        note(
+            """
+            Citric rinse: 1 g citric acid in 1 litre of water, stir.
+            """,
+            """
+            BLEND: citric-acid 1 g, water 998 g
+            put bowl (citric-acid water), +bottle SPRAY\
+            """,
+            ""));
   }
 
   @ParameterizedTest

@@ -294,6 +294,71 @@ class NotesOfWaterTest {
             HOT_INFUSION: water 749 g, hibiscus 20 g, rose-petal 10 g
             put pot (water), heat, put pot (hibiscus rose-petal), steep 25, strain SIEVE, bottle SPRAY\
             """,
+            ""),
+        note(
+            """
+            2 c. water, 1 T. dried sage, 1 T. dried thyme
+            Bring to boil. Turn off heat. Cover. Steep 30 min.
+            Strain through a coffee filter.
+            """,
+            """
+            HOT_INFUSION: water 472 g, sage 2 g, thyme 2.71 g
+            put pot (water sage thyme), heat, steep 30, strain PAPER, +cool 30, +bottle SPRAY\
+            """,
+            "1 T. = tbsp; 1 T. = tbsp"),
+        note(
+            """
+            Elderflower & linden: 15 g elderflower, 15 g linden blossom, 1 litre just-boiled water, infuse 2 hours covered, strain through muslin.
+            """,
+            """
+            HOT_INFUSION: elder-flower 15 g, linden-flower 15 g, water 998 g
+            pour jar (elder-flower linden-flower water), steep 120, strain CLOTH, +bottle SPRAY\
+            """,
+            ""),
+        note(
+            """
+            Cold brew: 3 tbsp dried hops in 500 ml cold water, fridge, 48 hours. Strain.
+            """,
+            """
+            COLD_SOAK: hop 15.5 g, water 499 g
+            put jar (hop water), soak FRIDGE 2880, strain CLOTH, +bottle APPLICATOR\
+            """,
+            ""),
+        note(
+            """
+            I soak a quarter cup of nigella in one and a half cups of water for 8 hours at room temperature, then strain it through a nut milk bag.
+            """,
+            """
+            COLD_SOAK: nigella 29.6 g, water 354 g
+            put jar (nigella water), soak ROOM 480, strain NUT_BAG, +bottle APPLICATOR\
+            """,
+            ""),
+        note(
+            """
+            Poplar buds, 20 g, in a jar with 300 ml of water. Stand the jar in simmering water for 40 minutes. Cool and sieve.
+            """,
+            """
+            WATER_BATH: poplar-bud 20 g, water 299 g
+            put jar (poplar-bud water), waterBath 40, cool 30, strain SIEVE, +bottle APPLICATOR\
+            """,
+            ""),
+        note(
+            """
+            Raspberry leaf rinse - 2 handfuls dried raspberry leaf, 1 l boiling water, 20 min, strain, add 2 tbsp cider vinegar when cool
+            """,
+            """
+            HOT_INFUSION: raspberry-leaf 14.4 g, water 998 g, apple-vinegar 29.8 g
+            pour jar (raspberry-leaf water), steep 20, strain CLOTH, +cool 30, add (apple-vinegar), +bottle SPRAY\
+            """,
+            ""),
+        note(
+            """
+            Half strength hibiscus: 1 tbsp dried hibiscus in 3 cups of boiling water, 10 min, strain into a jar.
+            """,
+            """
+            HOT_INFUSION: hibiscus 0.887 g, water 708 g
+            pour jar (hibiscus water), steep 10, strain CLOTH, bottle JAR\
+            """,
             ""));
   }
 
