@@ -127,13 +127,7 @@ final class Ending {
   void freeze(Clause clause) {
     if (pot.inPot.isEmpty() && pot.pending.isEmpty()
         || pot.last(s -> s.kind == StepKind.FREEZE) != null) {
-      pot.claims.add(
-          new Cook.Claim(
-              clause,
-              clause.to(),
-              Place.FREEZER,
-              clause.first(Item.Span.class).map(Item.Span::high).orElse(null)));
-      told(clause);
+      claimFrozen(clause);
       return;
     }
     boolean cubes = clause.words("container").contains("CUBES");
@@ -147,14 +141,19 @@ final class Ending {
       pot.bottled = true;
     }
     if (clause.first(Item.Span.class).isPresent() || later) {
-      pot.claims.add(
-          new Cook.Claim(
-              clause,
-              clause.to(),
-              Place.FREEZER,
-              clause.first(Item.Span.class).map(Item.Span::high).orElse(null)));
-      told(clause);
+      claimFrozen(clause);
     }
+  }
+
+  /** What the writer says of the freezer, with or without how long, is a claim and no step. */
+  private void claimFrozen(Clause clause) {
+    pot.claims.add(
+        new Cook.Claim(
+            clause,
+            clause.to(),
+            Place.FREEZER,
+            clause.first(Item.Span.class).map(Item.Span::high).orElse(null)));
+    told(clause);
   }
 
   void keep(int i, Clause clause) {
