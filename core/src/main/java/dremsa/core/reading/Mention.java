@@ -384,39 +384,11 @@ record Mention(
   }
 
   private Mention with(Item.@Nullable Quantity quantity, @Nullable Double share, int end) {
-    return new Mention(
-        from,
-        end,
-        nameFrom,
-        substance,
-        unknownFrom,
-        quantity,
-        parts,
-        share,
-        drops,
-        states,
-        part,
-        other,
-        optional,
-        another);
+    return measured(quantity, parts, share, drops, end);
   }
 
   private Mention dropsEach(double each, int end) {
-    return new Mention(
-        from,
-        end,
-        nameFrom,
-        substance,
-        unknownFrom,
-        null,
-        false,
-        null,
-        each,
-        states,
-        part,
-        other,
-        optional,
-        another);
+    return measured(null, false, null, each, end);
   }
 
   private Mention inParts(Item.Ratio ratio, double number) {
@@ -426,14 +398,24 @@ record Mention(
             ratio.to(),
             new dremsa.core.measure.AmountReader.Spotted(
                 number, number, null, ratio.to(), ratio.to(), false, false));
+    return measured(quantity, true, percent, drops, to);
+  }
+
+  /** The same thing named, with another measure of it, its words reaching to the end given. */
+  private Mention measured(
+      Item.@Nullable Quantity quantity,
+      boolean parts,
+      @Nullable Double percent,
+      @Nullable Double drops,
+      int end) {
     return new Mention(
         from,
-        to,
+        end,
         nameFrom,
         substance,
         unknownFrom,
         quantity,
-        true,
+        parts,
         percent,
         drops,
         states,
