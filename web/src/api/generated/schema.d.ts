@@ -24,6 +24,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/audit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Sign-ins, invitations, restores and deletions, the newest first */
+        get: operations["lines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches": {
         parameters: {
             query?: never;
@@ -1053,6 +1070,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/household/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Delete the household with all that belongs to it */
+        post: operations["end"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/households": {
         parameters: {
             query?: never;
@@ -1063,6 +1097,75 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Invitations that stand open, without their codes */
+        get: operations["open"];
+        put?: never;
+        /** Invite somebody: a code that lets one person in and runs out */
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take an invitation back */
+        delete: operations["takeBack_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/joining": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Come in with an invitation's code, under a name of one's own */
+        post: operations["join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/joining/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What an invitation's code opens */
+        post: operations["look"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1165,7 +1268,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["takeBack_1"];
+        delete: operations["takeBack_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1296,7 +1399,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["end"];
+        post: operations["end_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1378,7 +1481,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["end_1"];
+        post: operations["end_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1542,6 +1645,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/members": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who signs in to this household */
+        get: operations["all"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/me": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Be called something else */
+        put: operations["rename"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/me/leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Leave the household: the sign-in is deleted, and the record names nobody */
+        post: operations["leave"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Let somebody do more or less */
+        put: operations["become"];
+        post?: never;
+        /** Take somebody away; they are signed out everywhere at once */
+        delete: operations["takeAway_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/messages": {
         parameters: {
             query?: never;
@@ -1672,7 +1844,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all"];
+        get: operations["all_1"];
         put?: never;
         post: operations["add_3"];
         delete?: never;
@@ -1792,7 +1964,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Take a length or a cut back */
-        delete: operations["takeBack_2"];
+        delete: operations["takeBack_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2038,7 +2210,7 @@ export interface paths {
             cookie?: never;
         };
         /** How a practice stands */
-        get: operations["look"];
+        get: operations["look_1"];
         put?: never;
         post?: never;
         /** Take a practice away */
@@ -2231,6 +2403,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The devices on which whoever asks is signed in */
+        get: operations["devices"];
+        put?: never;
+        post?: never;
+        /** Sign out on all other devices */
+        delete: operations["endOthers"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/devices/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Sign out on one device */
+        delete: operations["end_3"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/password": {
         parameters: {
             query?: never;
@@ -2242,6 +2449,41 @@ export interface paths {
         /** Change the password; whoever is signed in elsewhere is signed out there */
         put: operations["change_3"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/recovery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Choose a new password with a recovery code, and come in */
+        post: operations["recover"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/recovery-codes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How many recovery codes are left */
+        get: operations["left"];
+        put?: never;
+        /** Make recovery codes; those made before are worth nothing any more */
+        post: operations["make_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2445,7 +2687,7 @@ export interface paths {
         };
         get?: never;
         /** End a trial: what is in the jars is told */
-        put: operations["end_2"];
+        put: operations["end_4"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2545,7 +2787,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["takeBack_3"];
+        post: operations["takeBack_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2578,7 +2820,7 @@ export interface paths {
         get?: never;
         put: operations["ask_1"];
         post?: never;
-        delete: operations["leave"];
+        delete: operations["leave_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2701,6 +2943,17 @@ export interface components {
             lastDay: string;
             useNow: boolean;
         };
+        AuditLine: {
+            /** Format: int64 */
+            id: number;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            what: "HOUSEHOLD_MADE" | "SIGNED_IN" | "WRONG_PASSWORD" | "SIGNED_OUT_ELSEWHERE" | "PASSWORD_CHANGED" | "PASSWORD_RECOVERED" | "RECOVERY_CODES_MADE" | "INVITED" | "INVITATION_TAKEN_BACK" | "JOINED" | "ROLE_CHANGED" | "TAKEN_AWAY" | "LEFT" | "BACKUP_FETCHED" | "RESTORED" | "HOUSEHOLD_DELETED";
+            who?: string;
+            address?: string;
+            about: string;
+        };
         BandLine: {
             /** Format: uuid */
             id: string;
@@ -2816,6 +3069,7 @@ export interface components {
             millilitres?: number;
             detail: string;
             undone: boolean;
+            doneBy?: string;
         };
         BottleLine: {
             /** Format: uuid */
@@ -3013,6 +3267,18 @@ export interface components {
             fridgeC: number;
             /** Format: double */
             freezerC: number;
+        };
+        CodeForm: {
+            code: string;
+        };
+        CodesForm: {
+            password: string;
+        };
+        CodesLeft: {
+            /** Format: int32 */
+            left: number;
+            /** Format: date-time */
+            madeAt?: string;
         };
         ComingLine: {
             /** Format: date-time */
@@ -3754,6 +4020,7 @@ export interface components {
             millilitres?: number;
             detail: string;
             undone: boolean;
+            doneBy?: string;
         };
         HardStopView: {
             words: string;
@@ -3827,6 +4094,7 @@ export interface components {
             millilitres?: number;
             detail: string;
             undone: boolean;
+            doneBy?: string;
             /** Format: uuid */
             batchId: string;
             /** Format: uuid */
@@ -3901,6 +4169,14 @@ export interface components {
             plant: boolean;
             material: string;
         };
+        InvitedView: {
+            household: string;
+            by: string;
+            /** @enum {string} */
+            role: "KEEPER" | "HELPER" | "GUEST";
+            /** Format: date-time */
+            until: string;
+        };
         ItemView: {
             /** Format: int32 */
             head: number;
@@ -3913,6 +4189,12 @@ export interface components {
         };
         JarsView: {
             products: string[];
+        };
+        JoinForm: {
+            code: string;
+            called: string;
+            signIn: string;
+            password: string;
         };
         Joined: {
             formula: components["schemas"]["FormulaJson"];
@@ -4054,6 +4336,9 @@ export interface components {
             low?: string;
             /** Format: date-time */
             high?: string;
+        };
+        LeaveForm: {
+            password: string;
         };
         LeftLine: {
             /** Format: int32 */
@@ -4241,6 +4526,22 @@ export interface components {
             /** Format: uuid */
             driedFrom?: string;
         };
+        MadeCodes: {
+            codes: string[];
+        };
+        MadeInvitation: {
+            /** Format: uuid */
+            id: string;
+            code: string;
+            link: string;
+            reachable: boolean;
+            /** Format: int32 */
+            size: number;
+            path: string;
+            /** Format: date-time */
+            until: string;
+            open: components["schemas"]["OpenInvitation"][];
+        };
         MakeJson: {
             /** @enum {string} */
             kind: "RATIO" | "WHOLE_RATIO" | "STRENGTH" | "THICKNESS";
@@ -4285,6 +4586,17 @@ export interface components {
             ph?: number;
             /** Format: double */
             minutesAgo: number;
+        };
+        MemberView: {
+            /** Format: uuid */
+            id: string;
+            signIn: string;
+            called: string;
+            /** @enum {string} */
+            role: "KEEPER" | "HELPER" | "GUEST";
+            /** Format: date-time */
+            since: string;
+            me: boolean;
         };
         MessageLine: {
             /** Format: int64 */
@@ -4363,6 +4675,9 @@ export interface components {
             to?: string;
             back?: boolean;
         };
+        NameForm: {
+            called: string;
+        };
         NeedView: {
             /** @enum {string} */
             need: "OILY_SCALP" | "FLAKES" | "DRY_LENGTHS" | "HOLD" | "TANGLES" | "LIGHT_HAIR" | "NO_SCENT";
@@ -4421,12 +4736,19 @@ export interface components {
         NewHousehold: {
             name: string;
             signIn: string;
+            called?: string;
             password: string;
             /** @enum {string} */
             measures: "METRIC" | "UK" | "US" | "US_LABEL" | "AUSTRALIAN";
             fahrenheit: boolean;
             timeZone: string;
             kitchen?: components["schemas"]["NewKitchen"];
+        };
+        NewInvitation: {
+            /** @enum {string} */
+            role: "KEEPER" | "HELPER" | "GUEST";
+            /** Format: int32 */
+            hours: number;
         };
         NewItem: {
             words: string;
@@ -4545,6 +4867,15 @@ export interface components {
             section: "LEFT" | "RIGHT" | "BACK" | "CROWN";
             /** Format: int32 */
             jar: number;
+        };
+        OpenInvitation: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            role: "KEEPER" | "HELPER" | "GUEST";
+            by: string;
+            /** Format: date-time */
+            until: string;
         };
         OptionJson: {
             value: string;
@@ -5003,6 +5334,9 @@ export interface components {
             done: number;
             rest?: components["schemas"]["RestView"];
         };
+        Proof: {
+            password: string;
+        };
         PropertyJson: {
             /** @enum {string} */
             property: "DENSITY" | "WATER_SHARE" | "HOLD" | "HOLD_HOT" | "HOLD_SQUEEZED" | "FAST_SHARE" | "SLOW_RATE" | "GUM_YIELD" | "GUM_POWER" | "ALCOHOL" | "ACID" | "CITRIC_ACID" | "MALIC_ACID" | "ASCORBIC_ACID" | "SORBIC_ACID" | "BENZOIC_ACID" | "DEHYDROACETIC_ACID" | "BASE" | "OWN_PH" | "DROP" | "PIECE" | "SPRIG" | "DOSE" | "LIMIT_LEAVE_ON" | "LIMIT_RINSE_OFF" | "WORKING_PH" | "MAX_TEMPERATURE";
@@ -5138,6 +5472,11 @@ export interface components {
             /** Format: double */
             millilitres: number;
         };
+        RecoveryForm: {
+            signIn: string;
+            code: string;
+            password: string;
+        };
         Remeasured: {
             formula: components["schemas"]["FormulaJson"];
             key: string;
@@ -5170,6 +5509,10 @@ export interface components {
             /** Format: date-time */
             late: string;
             then: string;
+        };
+        RoleForm: {
+            /** @enum {string} */
+            role: "KEEPER" | "HELPER" | "GUEST";
         };
         RoutineForm: {
             /** Format: int64 */
@@ -5359,7 +5702,11 @@ export interface components {
         };
         SessionView: {
             signIn?: string;
+            called?: string;
+            /** @enum {string} */
+            role?: "KEEPER" | "HELPER" | "GUEST";
             demo: boolean;
+            signUp: boolean;
         };
         SettingsForm: {
             settings: components["schemas"]["PlanSettings"];
@@ -5425,6 +5772,15 @@ export interface components {
         SignIn: {
             signIn: string;
             password: string;
+        };
+        SignedIn: {
+            id: string;
+            called: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: date-time */
+            used: string;
+            here: boolean;
         };
         Skip: {
             /** Format: int64 */
@@ -6178,6 +6534,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AmountRead"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lines: {
+        parameters: {
+            query?: {
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AuditLine"][];
                 };
             };
             /** @description A problem detail (RFC 9457) */
@@ -8724,6 +9111,37 @@ export interface operations {
             };
         };
     };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Proof"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     create: {
         parameters: {
             query?: never;
@@ -8744,6 +9162,163 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HouseholdView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenInvitation"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewInvitation"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeInvitation"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeBack_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenInvitation"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JoinForm"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CodeForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitedView"];
                 };
             };
             /** @description A problem detail (RFC 9457) */
@@ -9043,7 +9618,7 @@ export interface operations {
             };
         };
     };
-    takeBack_1: {
+    takeBack_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -9295,7 +9870,7 @@ export interface operations {
             };
         };
     };
-    end: {
+    end_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -9470,7 +10045,7 @@ export interface operations {
             };
         };
     };
-    end_1: {
+    end_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -9831,6 +10406,165 @@ export interface operations {
             };
         };
     };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MemberView"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rename: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MemberView"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeaveForm"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    become: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoleForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MemberView"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeAway_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MemberView"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     tray: {
         parameters: {
             query?: {
@@ -10073,7 +10807,7 @@ export interface operations {
             };
         };
     };
-    all: {
+    all_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -10442,7 +11176,7 @@ export interface operations {
             };
         };
     };
-    takeBack_2: {
+    takeBack_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -11086,7 +11820,7 @@ export interface operations {
             };
         };
     };
-    look: {
+    look_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -11561,6 +12295,91 @@ export interface operations {
             };
         };
     };
+    devices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignedIn"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    endOthers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    end_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     change_3: {
         parameters: {
             query?: never;
@@ -11580,6 +12399,99 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    recover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecoveryForm"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    left: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CodesLeft"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    make_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CodesForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeCodes"];
+                };
             };
             /** @description A problem detail (RFC 9457) */
             default: {
@@ -12042,7 +12954,7 @@ export interface operations {
             };
         };
     };
-    end_2: {
+    end_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -12245,7 +13157,7 @@ export interface operations {
             };
         };
     };
-    takeBack_3: {
+    takeBack_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -12375,7 +13287,7 @@ export interface operations {
             };
         };
     };
-    leave: {
+    leave_1: {
         parameters: {
             query?: never;
             header?: never;

@@ -89,6 +89,8 @@ class BackupTest {
         java.util.Set.of(
             // Who signs in, and what lets a tap be sent again, belong to this server alone.
             "account",
+            "invitation",
+            "audit",
             "idempotency",
             // An address that was given away; a device that stands in one kitchen.
             "feed",

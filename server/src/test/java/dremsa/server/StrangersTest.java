@@ -23,7 +23,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Every operation of the published document, asked by those who have no business with it. */
 class StrangersTest {
-  private static final String OPEN = "/api/(session|session/demo|households)";
+  private static final String OPEN =
+      "/api/(session|session/demo|session/recovery|households|joining|joining/look)";
 
   private static Visitor victim;
   private static byte[] theirs;

@@ -4,6 +4,9 @@ import dremsa.devices.Main;
 import dremsa.server.reminders.Repeated;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
 import java.util.function.Consumer;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ApplicationEvent;
@@ -41,20 +44,31 @@ public final class TestServer {
     return context;
   }
 
-  /** The application on a database; the caller closes it. */
-  public static ConfigurableApplicationContext on(String url) {
+  /**
+   * The application on a database; the caller closes it.
+   *
+   * @param settings that it shall have besides or instead, as {@code --name=value}
+   */
+  public static ConfigurableApplicationContext on(String url, String... settings) {
+    List<String> all =
+        new ArrayList<>(
+            List.of(
+                "--server.port=0",
+                "--dremsa.movable-clock=true",
+                "--dremsa.sign-up=open",
+                "--dremsa.scheduler=false",
+                "--dremsa.devices.url=" + DEVICES,
+                "--dremsa.sign-in.tries-by-address=" + TRIES_BY_ADDRESS,
+                "--springdoc.api-docs.enabled=true",
+                "--spring.datasource.url=" + url,
+                "--spring.datasource.username=" + System.getenv("DREMSA_TEST_DB_USER"),
+                "--spring.datasource.password=" + System.getenv("DREMSA_TEST_DB_PASSWORD"),
+                "--logging.level.root=warn"));
+    all.removeIf(
+        one -> Arrays.stream(settings).anyMatch(s -> s.startsWith(one.replaceAll("=.*", "="))));
+    all.addAll(List.of(settings));
     return new SpringApplicationBuilder(Application.class, TurnGuard.class)
-        .run(
-            "--server.port=0",
-            "--dremsa.movable-clock=true",
-            "--dremsa.scheduler=false",
-            "--dremsa.devices.url=" + DEVICES,
-            "--dremsa.sign-in.tries-by-address=" + TRIES_BY_ADDRESS,
-            "--springdoc.api-docs.enabled=true",
-            "--spring.datasource.url=" + url,
-            "--spring.datasource.username=" + System.getenv("DREMSA_TEST_DB_USER"),
-            "--spring.datasource.password=" + System.getenv("DREMSA_TEST_DB_PASSWORD"),
-            "--logging.level.root=warn");
+        .run(all.toArray(String[]::new));
   }
 
   public static String address() {

@@ -1,5 +1,6 @@
 package dremsa.server.accounts;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -11,6 +12,8 @@ interface AccountRepository extends JpaRepository<Account, UUID> {
   // Written out: Spring Data would read 'SignIn' as 'sign in (...)'.
   @Query("select a from Account a where a.signIn = :signIn")
   Optional<Account> findBySignIn(String signIn);
+
+  List<Account> findByHouseholdIdOrderByCalled(UUID household);
 
   @Modifying
   @Transactional

@@ -3,8 +3,10 @@ package dremsa.server.accounts;
 import dremsa.core.keep.School;
 import dremsa.core.kitchen.Climate;
 import dremsa.core.measure.MeasureSystem;
+import dremsa.server.audit.Audit;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
@@ -36,6 +38,9 @@ class HouseholdController {
   private final Sessions sessions;
   private final Passwords passwords;
   private final KnownDevices devices;
+  private final Accounts people;
+  private final Doors doors;
+  private final Audit audit;
   private final ApplicationEventPublisher events;
 
   HouseholdController(
@@ -44,6 +49,9 @@ class HouseholdController {
       Sessions sessions,
       Passwords passwords,
       KnownDevices devices,
+      Accounts people,
+      Doors doors,
+      Audit audit,
       ApplicationEventPublisher events) {
     this.events = events;
     this.households = households;
@@ -51,9 +59,17 @@ class HouseholdController {
     this.sessions = sessions;
     this.passwords = passwords;
     this.devices = devices;
+    this.people = people;
+    this.doors = doors;
+    this.audit = audit;
   }
 
-  /** A new household with its first sign-in. */
+  /**
+   * A new household with its first keeper.
+   *
+   * @param called how the others of the household will call the keeper; as they sign in, if nothing
+   *     is said
+   */
   record NewHousehold(
       @NotNull(message = "Give the household a name.")
           @Size(min = 1, max = 80, message = "A name has 1 to 80 characters.")
@@ -63,6 +79,7 @@ class HouseholdController {
               regexp = "[A-Za-z0-9._-]{2,40}",
               message = "2 to 40 letters, digits, dots, dashes or underscores.")
           String signIn,
+      @Nullable @Size(min = 1, max = 40, message = "A name has 1 to 40 characters.") String called,
       @NotNull(message = "Choose a password.")
           @Size(min = 8, max = 100, message = "A password has 8 to 100 characters.")
           String password,
@@ -124,6 +141,7 @@ class HouseholdController {
       @Valid @RequestBody NewHousehold wanted,
       HttpServletRequest request,
       HttpServletResponse response) {
+    doors.requireSignUp();
     passwords.check(wanted.password(), List.of(wanted.signIn(), wanted.name()));
     Member member =
         households.create(
@@ -133,6 +151,7 @@ class HouseholdController {
             zone(wanted.timeZone()),
             School.CAREFUL,
             false,
+            wanted.called() == null ? wanted.signIn() : wanted.called(),
             wanted.signIn(),
             wanted.password());
     if (wanted.kitchen() != null) {
@@ -145,6 +164,12 @@ class HouseholdController {
               kitchen.fridgeC(),
               kitchen.largestJarMl()));
     }
+    audit.tell(
+        Audit.What.HOUSEHOLD_MADE,
+        member.household(),
+        member.signIn(),
+        request.getRemoteAddr(),
+        wanted.name().strip());
     devices.met(member.accountId(), request, response);
     sessions.begin(member, request, response);
     return view(households.of(member.household()));
@@ -172,6 +197,32 @@ class HouseholdController {
         change.school());
     repository.saveAndFlush(household);
     return view(household);
+  }
+
+  /** Proof that whoever asks is who they are. */
+  record Proof(
+      @NotNull(message = "Type your password.")
+          @Size(max = 100, message = "At most 100 characters.")
+          String password) {}
+
+  @Operation(summary = "Delete the household with all that belongs to it")
+  @PostMapping("/api/household/end")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Transactional
+  void end(
+      @AuthenticationPrincipal Member member,
+      @Valid @RequestBody Proof proof,
+      HttpServletRequest request) {
+    people.prove(member, "password", proof.password(), request);
+    String name = households.of(member.household()).name();
+    people.of(member.household()).forEach(person -> sessions.endAll(person.id()));
+    households.remove(member.household());
+    audit.tell(
+        Audit.What.HOUSEHOLD_DELETED,
+        member.household(),
+        member.signIn(),
+        request.getRemoteAddr(),
+        name);
   }
 
   private HouseholdView view(Household household) {

@@ -6,4 +6,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface HouseholdRepository extends JpaRepository<Household, UUID> {
   Optional<Household> findFirstByDemoTrue();
+
+  boolean existsByDemoFalse();
 }

@@ -2,19 +2,15 @@ package dremsa.server.accounts;
 
 import dremsa.core.keep.School;
 import dremsa.core.measure.MeasureSystem;
-import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.Locale;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.interceptor.TransactionAspectSupport;
@@ -23,8 +19,7 @@ import org.springframework.transaction.interceptor.TransactionAspectSupport;
 @Service
 public class Households {
   private final HouseholdRepository households;
-  private final AccountRepository accounts;
-  private final PasswordEncoder passwords;
+  private final Accounts accounts;
   private final JdbcTemplate jdbc;
   private final Clock clock;
   private final boolean movableClock;
@@ -32,22 +27,24 @@ public class Households {
 
   Households(
       HouseholdRepository households,
-      AccountRepository accounts,
-      PasswordEncoder passwords,
+      Accounts accounts,
       JdbcTemplate jdbc,
       Clock clock,
       @Value("${dremsa.movable-clock}") boolean movableClock,
       Turns turns) {
     this.households = households;
     this.accounts = accounts;
-    this.passwords = passwords;
     this.jdbc = jdbc;
     this.clock = clock;
     this.movableClock = movableClock;
     this.turns = turns;
   }
 
-  /** A household and its first account. */
+  /**
+   * A household and its first keeper.
+   *
+   * @param called how the keeper is called in it
+   */
   @Transactional
   public Member create(
       String name,
@@ -56,27 +53,15 @@ public class Households {
       ZoneId zone,
       School school,
       boolean demo,
+      String called,
       String signIn,
       String password) {
-    String key = signIn.toLowerCase(Locale.ROOT);
-    if (accounts.findBySignIn(key).isPresent()) {
-      throw Problem.invalid(
-          FieldProblem.of("signIn", signIn, "This sign-in name is taken. Choose another."));
-    }
     Instant now = clock.instant();
     Household household =
-        households.save(
+        households.saveAndFlush(
             new Household(UUID.randomUUID(), name, system, fahrenheit, zone, school, demo, now));
     turns.begunBy(household.id(), TransactionAspectSupport.currentTransactionStatus());
-    Account account =
-        accounts.saveAndFlush(
-            new Account(
-                UUID.randomUUID(),
-                household.id(),
-                key,
-                Objects.requireNonNull(passwords.encode(password)),
-                now));
-    return new Member(account.id(), household.id(), key);
+    return accounts.add(household.id(), Role.KEEPER, called, signIn, password);
   }
 
   /** The household of a member. */
@@ -102,6 +87,11 @@ public class Households {
                         household.id().toString())
                     .stream()
                     .findFirst());
+  }
+
+  /** Whether a household was made here already; the demo is none. */
+  public boolean any() {
+    return households.existsByDemoFalse();
   }
 
   /** Gives a household the settings that a backup brings. */

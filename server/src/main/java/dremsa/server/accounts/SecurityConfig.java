@@ -1,19 +1,24 @@
 package dremsa.server.accounts;
 
-import jakarta.servlet.DispatcherType;
 import java.net.URI;
+import java.time.Clock;
 import java.util.Map;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.security.access.hierarchicalroles.RoleHierarchy;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.csrf.CsrfException;
+import org.springframework.security.web.firewall.HttpFirewall;
+import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.savedrequest.NullRequestCache;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -38,21 +43,27 @@ class SecurityConfig {
   }
 
   @Bean
-  SecurityFilterChain security(HttpSecurity http, JsonMapper json) throws Exception {
-    return http.authorizeHttpRequests(
-            requests ->
-                requests
-                    .dispatcherTypeMatchers(
-                        DispatcherType.FORWARD, DispatcherType.ERROR, DispatcherType.ASYNC)
-                    .permitAll()
-                    .requestMatchers("/api/session", "/api/session/demo")
-                    .permitAll()
-                    .requestMatchers(HttpMethod.POST, "/api/households")
-                    .permitAll()
-                    .requestMatchers("/api/**")
-                    .authenticated()
-                    .anyRequest()
-                    .permitAll())
+  static RoleHierarchy roles() {
+    return Rights.hierarchy();
+  }
+
+  /**
+   * A page elsewhere whose name was made to lead here must not speak to a Dremsa at home: a name
+   * has to be one that this server is known by. Addresses cannot be made to lead elsewhere.
+   */
+  @Bean
+  HttpFirewall firewall(KnownHosts hosts) {
+    StrictHttpFirewall firewall = new StrictHttpFirewall();
+    firewall.setAllowedHostnames(hosts);
+    return firewall;
+  }
+
+  @Bean
+  SecurityFilterChain security(
+      HttpSecurity http, JsonMapper json, JdbcTemplate jdbc, Doors doors, Clock clock)
+      throws Exception {
+    return http.authorizeHttpRequests(Rights::of)
+        .addFilterAfter(new StandingFilter(jdbc, doors, clock), SecurityContextHolderFilter.class)
         .csrf(csrf -> csrf.spa())
         // Nothing is resumed after a sign-in: no session is made for a stranger's request.
         .requestCache(cache -> cache.requestCache(new NullRequestCache()))
@@ -65,7 +76,8 @@ class SecurityConfig {
                     policy ->
                         policy.policyDirectives(
                             "default-src 'self'; img-src 'self' data:; style-src 'self'"
-                                + " 'unsafe-inline'; frame-ancestors 'none'")))
+                                + " 'unsafe-inline'; base-uri 'self';"
+                                + " form-action 'self'; frame-ancestors 'none'")))
         .exceptionHandling(
             handling ->
                 handling
@@ -83,8 +95,10 @@ class SecurityConfig {
                                 json,
                                 response,
                                 HttpStatus.FORBIDDEN,
-                                "forbidden",
-                                "This page is too old or came from elsewhere. Reload it and try again.")))
+                                e instanceof CsrfException ? "forbidden" : "not-yours",
+                                e instanceof CsrfException
+                                    ? "This page is too old or came from elsewhere. Reload it and try again."
+                                    : "A keeper of the household can do this; you cannot.")))
         .build();
   }
 

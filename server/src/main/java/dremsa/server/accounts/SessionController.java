@@ -1,5 +1,6 @@
 package dremsa.server.accounts;
 
+import dremsa.server.audit.Audit;
 import dremsa.server.http.Problem;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -31,6 +32,9 @@ class SessionController {
   private final SignInThrottle throttle;
   private final Sessions sessions;
   private final KnownDevices devices;
+  private final Accounts people;
+  private final Doors doors;
+  private final Audit audit;
   private final @Nullable String nobodysHash;
 
   SessionController(
@@ -39,13 +43,19 @@ class SessionController {
       PasswordEncoder passwords,
       SignInThrottle throttle,
       Sessions sessions,
-      KnownDevices devices) {
+      KnownDevices devices,
+      Accounts people,
+      Doors doors,
+      Audit audit) {
     this.accounts = accounts;
     this.households = households;
     this.passwords = passwords;
     this.throttle = throttle;
     this.sessions = sessions;
     this.devices = devices;
+    this.people = people;
+    this.doors = doors;
+    this.audit = audit;
     this.nobodysHash = passwords.encode("nobody");
   }
 
@@ -62,13 +72,29 @@ class SessionController {
    * Whether somebody is signed in, and what the door offers.
    *
    * @param signIn null when nobody is
+   * @param called how the others of the household call them
+   * @param role what they may do in it
    * @param demo whether the demo kitchen can be entered
+   * @param signUp whether a household can be made
    */
-  record SessionView(@Nullable String signIn, boolean demo) {}
+  record SessionView(
+      @Nullable String signIn,
+      @Nullable String called,
+      @Nullable Role role,
+      boolean demo,
+      boolean signUp) {}
 
   @GetMapping("/api/session")
   SessionView get(@AuthenticationPrincipal Member member) {
-    return new SessionView(member == null ? null : member.signIn(), households.demo().isPresent());
+    return member == null
+        ? new SessionView(null, null, null, doors.demo(), doors.signUp())
+        : view(member);
+  }
+
+  private SessionView view(Member member) {
+    Accounts.Person person = people.get(member.household(), member.accountId());
+    return new SessionView(
+        person.signIn(), person.called(), person.role(), doors.demo(), doors.signUp());
   }
 
   @PostMapping("/api/session")
@@ -81,7 +107,13 @@ class SessionController {
     throttle.count(key, address, device);
     // A hash is compared even for an unknown name, so that the time of the answer tells nothing.
     String hash = account.map(Account::passwordHash).orElse(nobodysHash);
-    if (!passwords.matches(form.password(), hash) || account.isEmpty()) {
+    if (!passwords.matches(form.password(), hash) || account.isEmpty() || shut(account.get())) {
+      audit.tell(
+          Audit.What.WRONG_PASSWORD,
+          account.map(Account::householdId).orElse(null),
+          key,
+          address,
+          device == null ? "" : "on a device known before");
       throw new Problem(
           HttpStatus.UNAUTHORIZED, "wrong-password", "Name and password do not match.", List.of());
     }
@@ -93,14 +125,24 @@ class SessionController {
     Member member = new Member(account.get().id(), account.get().householdId(), key);
     devices.met(member.accountId(), request, response);
     sessions.begin(member, request, response);
-    return new SessionView(key, true);
+    audit.tell(Audit.What.SIGNED_IN, member.household(), key, address, "");
+    return view(member);
+  }
+
+  /** The demo's door is shut, and this is its key. */
+  private boolean shut(Account account) {
+    return !doors.demoOpen() && households.of(account.householdId()).demo();
   }
 
   @PostMapping("/api/session/demo")
   SessionView demo(HttpServletRequest request, HttpServletResponse response) {
-    Member member = households.demo().orElseThrow(() -> Problem.notFound("demo kitchen"));
+    Member member =
+        households
+            .demo()
+            .filter(demo -> doors.demoOpen())
+            .orElseThrow(() -> Problem.notFound("demo kitchen"));
     sessions.begin(member, request, response);
-    return new SessionView(member.signIn(), true);
+    return view(member);
   }
 
   @DeleteMapping("/api/session")

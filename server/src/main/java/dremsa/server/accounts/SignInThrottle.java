@@ -62,6 +62,20 @@ class SignInThrottle {
     }
   }
 
+  /** Counts a try that goes at no name, as with a code, by its address alone. */
+  @Transactional(propagation = Propagation.REQUIRES_NEW)
+  public void countAddress(String address) {
+    count("address:" + address, freeByAddress);
+  }
+
+  /** The last counted try of this address was right, and does not count. */
+  @Transactional(propagation = Propagation.REQUIRES_NEW)
+  public void addressWasRight(String address) {
+    jdbc.update(
+        "update sign_in_try set tries = tries - 1 where subject = ? and tries > 0",
+        (Object) ("address:" + address).getBytes(StandardCharsets.UTF_8));
+  }
+
   private void count(String subject, int free) {
     Timestamp now = Timestamp.from(clock.instant());
     byte[] key = subject.getBytes(StandardCharsets.UTF_8);
@@ -106,9 +120,7 @@ class SignInThrottle {
       forget("device:" + device);
       return;
     }
-    jdbc.update(
-        "update sign_in_try set tries = tries - 1 where subject = ? and tries > 0",
-        (Object) ("address:" + address).getBytes(StandardCharsets.UTF_8));
+    addressWasRight(address);
     forget("name:" + signIn);
   }
 

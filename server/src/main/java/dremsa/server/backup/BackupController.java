@@ -2,8 +2,10 @@ package dremsa.server.backup;
 
 import dremsa.server.accounts.Member;
 import dremsa.server.accounts.WithoutTurn;
+import dremsa.server.audit.Audit;
 import dremsa.server.http.Problem;
 import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
@@ -21,17 +23,23 @@ import org.springframework.web.bind.annotation.RestController;
 class BackupController {
   private final Backup backup;
   private final Restore restore;
+  private final Audit audit;
 
-  BackupController(Backup backup, Restore restore) {
+  BackupController(Backup backup, Restore restore, Audit audit) {
     this.backup = backup;
     this.restore = restore;
+    this.audit = audit;
   }
 
   /** The file is sent with its length, so that whoever fetches it knows when it is not whole. */
   @GetMapping("/api/backup.zip")
-  void write(@AuthenticationPrincipal Member member, HttpServletResponse response)
+  void write(
+      @AuthenticationPrincipal Member member,
+      HttpServletRequest request,
+      HttpServletResponse response)
       throws IOException {
     Path file = backup.write(member.household());
+    tell(Audit.What.BACKUP_FETCHED, member, request);
     try {
       response.setContentType("application/zip");
       response.setContentLengthLong(Files.size(file));
@@ -47,13 +55,19 @@ class BackupController {
 
   @WithoutTurn
   @PostMapping(path = "/api/restore", consumes = "application/zip")
-  void read(@AuthenticationPrincipal Member member, InputStream file) throws IOException {
+  void read(@AuthenticationPrincipal Member member, HttpServletRequest request, InputStream file)
+      throws IOException {
     try {
       restore.read(member.household(), file);
+      tell(Audit.What.RESTORED, member, request);
     } catch (Problem e) {
       // What is still on its way is read to its end, or the sender would not hear why.
       file.skip(Long.MAX_VALUE);
       throw e;
     }
+  }
+
+  private void tell(Audit.What what, Member member, HttpServletRequest request) {
+    audit.tell(what, member.household(), member.signIn(), request.getRemoteAddr(), "");
   }
 }

@@ -109,7 +109,8 @@ final class RunJson {
       Happening.Kind kind,
       @Nullable Double millilitres,
       String detail,
-      boolean undone) {}
+      boolean undone,
+      @Nullable String doneBy) {}
 
   /** A line of the run's log. */
   record EntryLine(

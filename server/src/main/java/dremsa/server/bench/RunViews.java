@@ -305,7 +305,12 @@ class RunViews {
             .map(
                 h ->
                     new HappeningLine(
-                        h.happenedAt(), h.kind(), h.millilitres(), h.detail(), h.undone()))
+                        h.happenedAt(),
+                        h.kind(),
+                        h.millilitres(),
+                        h.detail(),
+                        h.undone(),
+                        h.doneBy()))
             .toList());
   }
 

@@ -63,6 +63,7 @@ class DemoLoader implements ApplicationRunner {
                   DemoHistory.ZONE,
                   School.CAREFUL,
                   true,
+                  "Sorrel",
                   "sorrel",
                   "allotment-31");
           story.tell(member.household(), clock.instant());

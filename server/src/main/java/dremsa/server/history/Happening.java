@@ -69,6 +69,9 @@ public class Happening {
 
   private boolean undone;
 
+  /** As the household called them then; null where nobody is known. */
+  private @Nullable String doneBy;
+
   protected Happening() {}
 
   Happening(
@@ -97,6 +100,10 @@ public class Happening {
   /** Tells no more than this; what was told before is gone. */
   public void tells(String words) {
     tells(words, null);
+  }
+
+  void doneBy(@Nullable String called) {
+    doneBy = called;
   }
 
   /** A table that is read in knows better how much it was. */
@@ -148,5 +155,10 @@ public class Happening {
 
   public boolean undone() {
     return undone;
+  }
+
+  /** Who did it, as the household called them then; null where nobody is known. */
+  public @Nullable String doneBy() {
+    return doneBy;
   }
 }

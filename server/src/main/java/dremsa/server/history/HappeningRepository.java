@@ -32,11 +32,19 @@ interface HappeningRepository extends JpaRepository<Happening, Long> {
       """)
   void forgetBottles(UUID household, UUID batch);
 
+  @Modifying(flushAutomatically = true)
+  @Query(
+      """
+      update Happening h set h.doneBy = null
+      where h.householdId = :household and h.doneBy = :called
+      """)
+  void forgetName(UUID household, String called);
+
   /** A page of the whole record, with the names that a reader knows things by. */
   @Query(
       """
       select h.id as id, h.happenedAt as happenedAt, h.kind as kind, h.millilitres as millilitres,
-             h.detail as detail, h.undone as undone, h.batchId as batchId, h.bottleId as bottleId,
+             h.detail as detail, h.undone as undone, h.doneBy as doneBy, h.batchId as batchId, h.bottleId as bottleId,
              b.code as code, b.formulaName as name
       from Happening h join BatchName b on b.id = h.batchId
       where h.householdId = :household
@@ -57,6 +65,8 @@ interface HappeningRepository extends JpaRepository<Happening, Long> {
     String getDetail();
 
     boolean getUndone();
+
+    @Nullable String getDoneBy();
 
     UUID getBatchId();
 

@@ -1,5 +1,7 @@
 package dremsa.server.history;
 
+import dremsa.server.accounts.Acting;
+import dremsa.server.accounts.MemberGone;
 import dremsa.server.wire.Stored;
 import java.time.Instant;
 import java.util.List;
@@ -8,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -25,10 +28,12 @@ public class History {
 
   private final HappeningRepository repository;
   private final Stored stored;
+  private final Acting acting;
 
-  History(HappeningRepository repository, Stored stored) {
+  History(HappeningRepository repository, Stored stored, Acting acting) {
     this.repository = repository;
     this.stored = stored;
+    this.acting = acting;
   }
 
   /** Writes down what stands alone. */
@@ -59,7 +64,9 @@ public class History {
       Happening.Kind kind,
       @Nullable Double millilitres,
       Told told) {
-    write(new Happening(household, batch, bottle, change, at, kind, millilitres), told);
+    Happening happening = new Happening(household, batch, bottle, change, at, kind, millilitres);
+    happening.doneBy(acting.called());
+    write(happening, told);
   }
 
   private void write(Happening happening, Told told) {
@@ -139,6 +146,12 @@ public class History {
   @Transactional(propagation = Propagation.MANDATORY)
   public void forgetBottles(UUID household, UUID batch) {
     repository.forgetBottles(household, batch);
+  }
+
+  /** Somebody deleted themself: what they did stays, and names nobody. */
+  @EventListener
+  public void gone(MemberGone event) {
+    repository.forgetName(event.household(), event.called());
   }
 
   /** All that belongs to a change. */

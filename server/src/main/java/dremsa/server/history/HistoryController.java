@@ -23,7 +23,11 @@ class HistoryController {
     this.repository = repository;
   }
 
-  /** One line of the record. */
+  /**
+   * One line of the record.
+   *
+   * @param doneBy as the household called them then; null where nobody is known
+   */
   record HistoryLine(
       long id,
       Instant at,
@@ -33,6 +37,7 @@ class HistoryController {
       @Nullable Double millilitres,
       String detail,
       boolean undone,
+      @Nullable String doneBy,
       UUID batchId,
       @Nullable UUID bottleId) {}
 
@@ -58,6 +63,7 @@ class HistoryController {
                         line.getMillilitres(),
                         line.getDetail(),
                         line.getUndone(),
+                        line.getDoneBy(),
                         line.getBatchId(),
                         line.getBottleId()))
             .toList();

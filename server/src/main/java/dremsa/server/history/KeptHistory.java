@@ -30,8 +30,11 @@ class KeptHistory implements KeptTables {
     this.stored = stored;
   }
 
-  /** Before there was data beside the words, it was read from them. */
+  /** Before there was data beside the words, it was read from them; nobody was told apart. */
   private void lift(ObjectNode row) {
+    if (!row.has("done_by")) {
+      row.putNull("done_by");
+    }
     if (row.has("told") || !row.path("detail").isString() || !row.path("kind").isString()) {
       return;
     }
@@ -69,7 +72,8 @@ class KeptHistory implements KeptTables {
                 Column.number("millilitres", -MOST_ML, MOST_ML).orNull(),
                 Column.text("detail", 500),
                 Column.json("told", text -> stored.read(text, Told.class).inWords()).orNull(),
-                Column.yesNo("undone"))
+                Column.yesNo("undone"),
+                Column.text("done_by", 40).orNull())
             .where(this::fits)
             .lifted(this::lift));
   }

@@ -128,7 +128,8 @@ class BottleController {
       Happening.Kind kind,
       @Nullable Double millilitres,
       String detail,
-      boolean undone) {}
+      boolean undone,
+      @Nullable String doneBy) {}
 
   /**
    * A bottle's page.
@@ -228,7 +229,12 @@ class BottleController {
             .map(
                 h ->
                     new BottleHappening(
-                        h.happenedAt(), h.kind(), h.millilitres(), h.detail(), h.undone()))
+                        h.happenedAt(),
+                        h.kind(),
+                        h.millilitres(),
+                        h.detail(),
+                        h.undone(),
+                        h.doneBy()))
             .toList());
   }
 

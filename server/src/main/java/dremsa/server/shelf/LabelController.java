@@ -9,6 +9,7 @@ import dremsa.server.bench.BatchRecord;
 import dremsa.server.history.Happening;
 import dremsa.server.history.History;
 import dremsa.server.history.Told;
+import dremsa.server.http.BaseAddress;
 import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
 import io.swagger.v3.oas.annotations.Operation;
@@ -26,7 +27,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.hibernate.validator.constraints.Range;
 import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
@@ -49,19 +49,15 @@ class LabelController {
   private final Judging judging;
   private final Households households;
   private final History history;
-  private final String baseAddress;
+  private final BaseAddress base;
 
   LabelController(
-      Shelf shelf,
-      Judging judging,
-      Households households,
-      History history,
-      @Value("${dremsa.base-address:}") String baseAddress) {
+      Shelf shelf, Judging judging, Households households, History history, BaseAddress base) {
     this.shelf = shelf;
     this.judging = judging;
     this.households = households;
     this.history = history;
-    this.baseAddress = baseAddress;
+    this.base = base;
   }
 
   /**
@@ -106,7 +102,7 @@ class LabelController {
     Household household = households.of(member.household());
     Bottle asked = shelf.get(household.id(), bottle);
     BatchRecord batch = judging.known(asked).batch();
-    return LabelSheet.picture(label(household, asked, batch, name, base(request)), format);
+    return LabelSheet.picture(label(household, asked, batch, name, base.of(request)), format);
   }
 
   @PostMapping(produces = MediaType.APPLICATION_PDF_VALUE)
@@ -116,7 +112,7 @@ class LabelController {
       HttpServletRequest request) {
     Household household = households.of(member.household());
     Instant now = households.now(household);
-    String base = base(request);
+    String where = base.of(request);
     List<Bottle> bottles = asked(household, form);
     List<LabelSheet.Label> labels = new ArrayList<>();
     Judging.Round round = judging.round(household.id(), bottles);
@@ -132,16 +128,10 @@ class LabelController {
           null,
           new Told.Labelled(bottle.lastDay()));
       round.saved(bottle, now);
-      labels.add(label(household, bottle, known.batch(), form.name(), base));
+      labels.add(label(household, bottle, known.batch(), form.name(), where));
     }
     int skip = form.skip() == null ? 0 : form.skip();
     return LabelSheet.pdf(labels, form.format(), skip);
-  }
-
-  private String base(HttpServletRequest request) {
-    return baseAddress.isBlank()
-        ? request.getScheme() + "://" + request.getServerName() + ":" + request.getServerPort()
-        : baseAddress;
   }
 
   /** The bottles asked for; what must be thrown away gets no label. */
