@@ -238,6 +238,11 @@ export const keys = {
   brewDay: (day: string) => ['household', 'brew-day', day] as const,
   sheet: (form: unknown) => ['household', 'sheet', form] as const,
   devices: ['devices'] as const,
+  members: ['household', 'members'] as const,
+  invitations: ['household', 'invitations'] as const,
+  signedIn: ['household', 'signed-in'] as const,
+  recovery: ['household', 'recovery'] as const,
+  audit: ['household', 'audit'] as const,
   cooling: (id: string, version: number) => ['household', 'cooling', id, version] as const,
 };
 

@@ -29,6 +29,9 @@ export const useSession = () =>
     staleTime: 0,
   });
 
+/** Whether there is more to look at than the bench: a guest asks for nothing else. */
+export const useLooksAround = () => useSession().data?.role !== 'GUEST';
+
 /** Shows the door as soon as an answer tells that the session has ended. */
 export function useSignedOut() {
   const client = useQueryClient();
@@ -106,11 +109,16 @@ export const usePrediction = (question: Question) =>
   });
 
 export const useShelf = () =>
-  useQuery({ queryKey: keys.shelf, queryFn: () => ask(api.GET('/api/bottles')) });
+  useQuery({
+    enabled: useLooksAround(),
+    queryKey: keys.shelf,
+    queryFn: () => ask(api.GET('/api/bottles')),
+  });
 
 /** What is to be done now; asked again as time goes on. */
 export const useToday = () =>
   useQuery({
+    enabled: useLooksAround(),
     queryKey: keys.today,
     queryFn: () => ask(api.GET('/api/today')),
     refetchInterval: 30_000,
@@ -205,6 +213,7 @@ export function useChanges(): boolean {
 /** What was called out, and what will be. */
 export const useTray = () =>
   useQuery({
+    enabled: useLooksAround(),
     queryKey: keys.tray,
     queryFn: () => ask(api.GET('/api/messages', { params: { query: { page: 0 } } })),
   });
@@ -212,6 +221,7 @@ export const useTray = () =>
 /** The devices of the kitchen; asked for again now and then, as they are switched on and off. */
 export const useDevices = () =>
   useQuery({
+    enabled: useLooksAround(),
     queryKey: keys.devices,
     queryFn: () => ask(api.GET('/api/devices')),
     refetchInterval: 60_000,

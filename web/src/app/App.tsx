@@ -1,7 +1,7 @@
 import { MantineProvider } from '@mantine/core';
 import { QueryClient } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense, useEffect, type ReactNode } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { keys, ProblemError } from '../api/client';
 import { useSession, useSignedOut } from '../api/queries';
@@ -22,6 +22,10 @@ import {
   CoursesPage,
   HandbookPage,
   HistoryPage,
+  CodesPage,
+  JoinPage,
+  RecoverPage,
+  YouPage,
   JournalPages,
   KitchenPage,
   LabelsPage,
@@ -47,6 +51,7 @@ import {
   WeeksPage,
   loadAll,
 } from './pages';
+import { Helpers, Keepers } from '../kit/role';
 import { Waiting } from '../kit/states';
 import { theme } from '../kit/theme';
 
@@ -82,6 +87,9 @@ export function App() {
   );
 }
 
+/** A screen on which keepers change things; helpers look at it. */
+const kept = (screen: ReactNode) => <Keepers>{screen}</Keepers>;
+
 function Views() {
   const session = useSession();
   useSignedOut();
@@ -97,29 +105,58 @@ function Views() {
     return () => clearTimeout(soon);
   }, [inside]);
   if (session.isPending) return <Waiting />;
+  const looking = (
+    <Helpers>
+      <BenchPage />
+    </Helpers>
+  );
   if (!inside) {
     return (
       <Suspense fallback={<Waiting />}>
         <Routes>
           <Route path="/new-household" element={<NewHousehold />} />
-          <Route path="*" element={<SignIn demo={session.data?.demo ?? false} />} />
+          <Route path="/join" element={<JoinPage />} />
+          <Route path="/recover" element={<RecoverPage />} />
+          <Route
+            path="*"
+            element={
+              <SignIn demo={session.data?.demo ?? false} signUp={session.data?.signUp ?? false} />
+            }
+          />
         </Routes>
       </Suspense>
     );
   }
+  if (session.data?.role === 'GUEST') {
+    return (
+      <Routes>
+        <Route path="/join" element={<JoinPage />} />
+        <Route element={<Shell />}>
+          <Route path="/brew" element={looking} />
+          <Route path="/brew/:id" element={looking} />
+          <Route path="/you" element={<YouPage />} />
+          <Route path="/you/codes" element={<CodesPage />} />
+          <Route path="*" element={<Navigate to="/brew" replace />} />
+        </Route>
+      </Routes>
+    );
+  }
   return (
     <Routes>
+      <Route path="/join" element={<JoinPage />} />
       <Route element={<Shell />}>
+        <Route path="/you" element={<YouPage />} />
+        <Route path="/you/codes" element={<CodesPage />} />
         <Route path="/choose" element={<FormulasPage />} />
-        <Route path="/choose/new" element={<NewFormulaPage />} />
+        <Route path="/choose/new" element={kept(<NewFormulaPage />)} />
         <Route path="/choose/note" element={<NotePage />} />
-        <Route path="/choose/take-in" element={<TakeInPage />} />
+        <Route path="/choose/take-in" element={kept(<TakeInPage />)} />
         <Route path="/choose/stores" element={<StoresPage />} />
         <Route path="/choose/materials" element={<MaterialsPage />} />
         <Route path="/choose/materials/:material" element={<MaterialsPage />} />
         <Route path="/choose/:id" element={<FormulaPage />} />
         <Route path="/choose/:id/measure" element={<MeasurePage />} />
-        <Route path="/choose/:id/change" element={<EditorPage />} />
+        <Route path="/choose/:id/change" element={kept(<EditorPage />)} />
         <Route path="/choose/:id/card" element={<CardPage />} />
         <Route path="/brew" element={<BenchPage />} />
         <Route path="/brew/:id" element={<BenchPage />} />
@@ -137,12 +174,12 @@ function Views() {
         <Route path="/use/people/:id/:part" element={<PersonPage />} />
         <Route path="/tray" element={<TrayPage />} />
         <Route path="/learn" element={<HandbookPage />} />
-        <Route path="/learn/kitchen" element={<TaughtPage />} />
-        <Route path="/learn/lengths" element={<LengthsPage />} />
+        <Route path="/learn/kitchen" element={kept(<TaughtPage />)} />
+        <Route path="/learn/lengths" element={kept(<LengthsPage />)} />
         <Route path="/learn/journal" element={<JournalPages />} />
         <Route path="/learn/journal/:id" element={<BatchStory />} />
         <Route path="/learn/versus" element={<VersusPage />} />
-        <Route path="/learn/courses" element={<CoursesPage />} />
+        <Route path="/learn/courses" element={kept(<CoursesPage />)} />
         <Route path="/learn/causes" element={<CausesPage />} />
         <Route path="/learn/practice" element={<PracticesPage />} />
         <Route path="/learn/practice/:id" element={<PracticePage />} />

@@ -5,6 +5,7 @@ import { useCalls } from '../features/bench/useCalls';
 import { usePendingSender } from '../features/bench/useTaps';
 import { formatFor } from '../kit/format';
 import { useServerClock } from '../kit/clock';
+import { useRole } from '../kit/role';
 import { Mishap } from '../kit/Mishap';
 import { Waiting } from '../kit/states';
 import { Worktop } from './Worktop';
@@ -24,6 +25,7 @@ export function Shell() {
   const open = useChanges();
   usePendingSender(open);
   const unread = useCalls();
+  const guest = useRole() === 'GUEST';
   const inRun = useMatch('/brew/:id') !== null;
   const { pathname } = useLocation();
   const [verbsShown, setVerbsShown] = useState(false);
@@ -39,18 +41,20 @@ export function Shell() {
           Dremsa
         </Link>
         <nav aria-label="The job">
-          {VERBS.map((v) => (
+          {VERBS.filter((v) => !guest || v.to === '/brew').map((v) => (
             <NavLink key={v.to} to={v.to} onClick={() => setVerbsShown(false)}>
               {v.word}
             </NavLink>
           ))}
-          <NavLink className="tray-door" to="/tray" onClick={() => setVerbsShown(false)}>
-            Tray{unread > 0 && <b>{unread > 99 ? '99+' : unread}</b>}
-            <span className="sr">{unread > 0 ? ' not seen' : ''}</span>
-          </NavLink>
+          {!guest && (
+            <NavLink className="tray-door" to="/tray" onClick={() => setVerbsShown(false)}>
+              Tray{unread > 0 && <b>{unread > 99 ? '99+' : unread}</b>}
+              <span className="sr">{unread > 0 ? ' not seen' : ''}</span>
+            </NavLink>
+          )}
         </nav>
         {household.data && (
-          <Link className="where" to="/kitchen">
+          <Link className="where" to={guest ? '/you' : '/kitchen'}>
             {format.day(format.dateOf(now))} · {household.data.name}
           </Link>
         )}

@@ -46,6 +46,10 @@ export const NewFormulaPage = page(
   'NewFormulaPage',
 );
 export const NewHousehold = page(() => import('../features/accounts/NewHousehold'), 'NewHousehold');
+export const JoinPage = page(() => import('../features/members/JoinPage'), 'JoinPage');
+export const RecoverPage = page(() => import('../features/members/RecoverPage'), 'RecoverPage');
+export const YouPage = page(() => import('../features/members/YouPage'), 'YouPage');
+export const CodesPage = page(() => import('../features/members/CodesPage'), 'CodesPage');
 export const PeoplePage = page(() => import('../features/people/PeoplePage'), 'PeoplePage');
 export const PersonPage = page(() => import('../features/people/PersonPage'), 'PersonPage');
 export const ShelfPage = page(() => import('../features/shelf/ShelfPage'), 'ShelfPage');

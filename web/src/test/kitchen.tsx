@@ -4,7 +4,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter, Route, Routes } from 'react-router';
-import { keys, type Household } from '../api/client';
+import { keys, type Household, type Session } from '../api/client';
 import { theme } from '../kit/theme';
 
 /** A request that a screen sent. */
@@ -40,6 +40,15 @@ export const HOUSEHOLD: Household = {
   demo: false,
 };
 
+/** Whoever looks at the screens. */
+export const SESSION: Session = {
+  signIn: 'fern',
+  called: 'Fern',
+  role: 'KEEPER',
+  demo: false,
+  signUp: false,
+};
+
 /**
  * Draws a screen against a stand-in server; the answers are by method and path, e.g. `GET /api/bottles`.
  * What is not answered is a failed test.
@@ -47,7 +56,11 @@ export const HOUSEHOLD: Household = {
 export function inKitchen(node: ReactNode, answers: Answers, household: Partial<Household> = {}) {
   notifications.clean();
   const sent: Sent[] = [];
-  const all: Answers = { 'GET /api/household': { ...HOUSEHOLD, ...household }, ...answers };
+  const all: Answers = {
+    'GET /api/household': { ...HOUSEHOLD, ...household },
+    'GET /api/session': SESSION,
+    ...answers,
+  };
   vi.stubGlobal('fetch', async (input: Request | string, init?: RequestInit) => {
     const request =
       input instanceof Request
@@ -86,6 +99,7 @@ export function inKitchen(node: ReactNode, answers: Answers, household: Partial<
   });
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   client.setQueryData(keys.household, { ...HOUSEHOLD, ...household });
+  client.setQueryData(keys.session, all['GET /api/session']);
   const view = render(
     <MantineProvider theme={theme} env="test">
       <Notifications />

@@ -12,6 +12,7 @@ import { Trouble } from '../../kit/Trouble';
 interface Form {
   name: string;
   signIn: string;
+  called: string;
   password: string;
   measures: MeasureSystem;
   degrees: string;
@@ -24,6 +25,7 @@ interface Form {
 const BLANK: Omit<Form, 'timeZone'> = {
   name: '',
   signIn: '',
+  called: '',
   password: '',
   measures: 'METRIC',
   degrees: 'C',
@@ -51,6 +53,7 @@ export function NewHousehold() {
           body: {
             name: form.name,
             signIn: form.signIn,
+            called: form.called.trim() || undefined,
             password: form.password,
             measures: form.measures,
             fahrenheit: form.degrees === 'F',
@@ -73,6 +76,7 @@ export function NewHousehold() {
   const fields = [
     'name',
     'signIn',
+    'called',
     'password',
     'timeZone',
     'kitchen.roomC',
@@ -105,6 +109,14 @@ export function NewHousehold() {
             autoComplete="username"
             error={said(make.error, 'signIn')}
             required
+          />
+          <TextInput
+            label="What the others call you"
+            description="If others will sign in as well; otherwise leave it."
+            value={form.called}
+            onChange={(e) => set({ called: e.currentTarget.value })}
+            autoComplete="nickname"
+            error={said(make.error, 'called')}
           />
           <PasswordInput
             label="A password, 8 characters or more"

@@ -10,7 +10,7 @@ import './accounts.css';
 import { Trouble } from '../../kit/Trouble';
 
 /** The door. */
-export function SignIn({ demo }: { demo: boolean }) {
+export function SignIn({ demo, signUp }: { demo: boolean; signUp: boolean }) {
   const client = useQueryClient();
   const waiting = usePending().length;
   const [name, setName] = useState('');
@@ -70,10 +70,15 @@ export function SignIn({ demo }: { demo: boolean }) {
             <Button type="submit" loading={signIn.isPending}>
               Come in
             </Button>
-            <Button variant="outline" component={Link} to="/new-household">
-              Make a household
-            </Button>
+            {signUp && (
+              <Button variant="outline" component={Link} to="/new-household">
+                Make a household
+              </Button>
+            )}
           </div>
+          <p>
+            <Link to="/join">I was invited</Link> · <Link to="/recover">Forgot your password?</Link>
+          </p>
           {demo && (
             <div>
               <Button variant="subtle" onClick={() => look.mutate()} loading={look.isPending}>

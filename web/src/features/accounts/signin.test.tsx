@@ -9,17 +9,17 @@ describe('the door', () => {
 
   it('tells of taps that wait for somebody to sign in', () => {
     keepTap({ key: 'a', run: 'r', path: '/p', body: {}, words: 'Steep done', who: 'fern', at: 1 });
-    inKitchen(<SignIn demo={false} />, {});
+    inKitchen(<SignIn demo={false} signUp />, {});
     expect(screen.getByRole('status').textContent).toContain('One tap waits on this device');
   });
 
   it('says nothing of taps when none waits', () => {
-    inKitchen(<SignIn demo={false} />, {});
+    inKitchen(<SignIn demo={false} signUp />, {});
     expect(screen.queryByRole('status')).toBeNull();
   });
 
   it('says that name and password do not match, and keeps the name', async () => {
-    inKitchen(<SignIn demo={false} />, {
+    inKitchen(<SignIn demo={false} signUp />, {
       'POST /api/session': new Refused(401, 'Name and password do not match.'),
     });
     await userEvent.type(screen.getByLabelText(/Sign-in name/), 'fern');

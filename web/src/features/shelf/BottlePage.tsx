@@ -238,6 +238,7 @@ function Told({ view, format }: { view: BottleView; format: Format }) {
               <span className={h.undone ? 'undone' : ''}>{happened(h)}</span>
               <span className="soft small">
                 {h.undone ? 'taken back · ' : ''}
+                {h.doneBy ? `${h.doneBy} · ` : ''}
                 {format.moment(h.at)}
               </span>
             </li>

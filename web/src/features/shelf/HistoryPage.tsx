@@ -1,7 +1,7 @@
 import { Button, Checkbox } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useHistory } from '../../api/queries';
+import { useHistory, useSession } from '../../api/queries';
 import { useFormat } from '../../kit/format';
 import { Empty, Failed, Waiting } from '../../kit/states';
 import { happened } from './words';
@@ -10,10 +10,13 @@ import { happened } from './words';
 export function HistoryPage() {
   const history = useHistory();
   const format = useFormat();
+  const me = useSession().data?.called;
   const [undone, setUndone] = useState(false);
   if (history.isPending) return <Waiting />;
   const all = history.data?.pages.flatMap((p) => p.lines) ?? [];
   const lines = undone ? all : all.filter((l) => !l.undone);
+  // Who did it matters where it was not always the same.
+  const others = all.some((l) => l.doneBy && l.doneBy !== me);
   const days = [...new Set(lines.map((l) => format.dateOf(l.at)))];
   return (
     <main className="page reading" id="main">
@@ -49,6 +52,7 @@ export function HistoryPage() {
                       {l.name} {l.code}
                     </Link>{' '}
                     {happened(l)}
+                    {others && l.doneBy && <span className="soft"> – {l.doneBy}</span>}
                   </span>
                   <span className="soft small">{format.clock(l.at)}</span>
                 </li>

@@ -98,7 +98,7 @@ class SignInThrottle {
       throw new Problem(
           HttpStatus.TOO_MANY_REQUESTS,
           "too-many-tries",
-          "Too many wrong passwords. Try again in " + seconds + " seconds.",
+          "Too many tries. Try again in " + seconds + " seconds.",
           List.of());
     }
     jdbc.update(

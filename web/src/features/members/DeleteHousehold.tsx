@@ -1,0 +1,52 @@
+import { Button, PasswordInput } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask, keys } from '../../api/client';
+import { said } from '../../kit/fields';
+import { Trouble } from '../../kit/Trouble';
+
+/** Deletes all there is, after a last backup was offered. */
+export function DeleteHousehold({ name }: { name: string }) {
+  const client = useQueryClient();
+  const [password, setPassword] = useState('');
+  const end = useMutation({
+    mutationFn: () => ask(api.POST('/api/household/end', { body: { password } })),
+    onSuccess: async () => {
+      client.removeQueries({ queryKey: keys.all });
+      await client.invalidateQueries({ queryKey: keys.session });
+    },
+  });
+  return (
+    <form
+      className="stack short"
+      onSubmit={(e) => {
+        e.preventDefault();
+        end.mutate();
+      }}
+    >
+      <p>
+        {name} goes with everything in it: formulas, batches, bottles, photos, people, and all who
+        sign in. It cannot be taken back. Take a last backup first:
+      </p>
+      <div>
+        <Button variant="outline" component="a" href="/api/backup.zip" download>
+          Everything in one file
+        </Button>
+      </div>
+      <PasswordInput
+        label="Your password"
+        value={password}
+        onChange={(e) => setPassword(e.currentTarget.value)}
+        error={said(end.error, 'password')}
+        autoComplete="current-password"
+        required
+      />
+      <Trouble error={end.error} fields={['password']} />
+      <div>
+        <Button type="submit" color="red" loading={end.isPending}>
+          Delete {name}
+        </Button>
+      </div>
+    </form>
+  );
+}
