@@ -48,14 +48,17 @@ tls_arguments() {
     TLS_ARGUMENTS+=(--server.ssl.certificate="file:$DREMSA_TLS_CERT" --server.ssl.certificate-private-key="file:$DREMSA_TLS_KEY")
     return 0
   fi
-  if [ ! -f "$HOME_DIR/tls.p12" ]; then
-    local names="dns:localhost,ip:127.0.0.1,dns:$(hostname 2>/dev/null || printf dremsa)"
-    case "$ADDRESS" in 0.0.0.0|::) names="$names$(hostname -I 2>/dev/null | tr ' ' '\n' | sed -n '/^[0-9.][0-9.]*$/s/^/,ip:/p' | tr -d '\n')" ;; *) local_only || names="$names,ip:$ADDRESS" ;; esac
+  local names="dns:localhost,ip:127.0.0.1,dns:$(hostname 2>/dev/null || printf dremsa)"
+  case "$ADDRESS" in 0.0.0.0|::) names="$names$(hostname -I 2>/dev/null | tr ' ' '\n' | sed -n '/^[0-9.][0-9.]*$/s/^/,ip:/p' | tr -d '\n')" ;; *) local_only || names="$names,ip:$ADDRESS" ;; esac
+  # Made anew a month before it ends, and when the machine goes by another name or address.
+  if [ ! -f "$HOME_DIR/tls.p12" ] || [ "$(cat "$HOME_DIR/tls.names" 2>/dev/null)" != "$names" ] || [ -n "$(find "$HOME_DIR/tls.p12" -mtime +790)" ]; then
+    [ ! -f "$HOME_DIR/tls.p12" ] || say "The certificate is made anew: browsers will ask once more whether to trust it."
+    rm -f "$HOME_DIR/tls.p12"
     (umask 077
      head -c 18 /dev/urandom | od -An -tx1 | tr -d ' \n' > "$HOME_DIR/tls.password"
      keytool -genkeypair -alias dremsa -keyalg EC -groupname secp256r1 -validity 820 -storetype PKCS12 \
        -keystore "$HOME_DIR/tls.p12" -storepass:file "$HOME_DIR/tls.password" -dname "CN=Dremsa at home" \
-       -ext "SAN=$names" >"$HOME_DIR/tls.log" 2>&1) || fail "A certificate could not be made; see $HOME_DIR/tls.log."
+       -ext "SAN=$names" >"$HOME_DIR/tls.log" 2>&1 && printf '%s' "$names" > "$HOME_DIR/tls.names") || fail "A certificate could not be made; see $HOME_DIR/tls.log."
   fi
   TLS_ARGUMENTS+=(--server.ssl.key-store="file:$HOME_DIR/tls.p12" --server.ssl.key-store-type=PKCS12)
   export SERVER_SSL_KEY_STORE_PASSWORD
@@ -79,16 +82,71 @@ run_devices() {
   export DREMSA_DEVICES_URL="http://127.0.0.1:$port"
 }
 
+# What happened is in $HOME_DIR/logs, rotated by size and day; the console has only what a start tells.
+LOG_ARGUMENTS=(--spring.profiles.active=files --logging.file.name="$HOME_DIR/logs/dremsa.log" --dremsa.audit.file="$HOME_DIR/logs/audit.log" --logging.threshold.console=warn)
+
+# Where nightly backups go; best onto another disk.
+BACKUPS="${DREMSA_BACKUPS:-$HOME_DIR/backups}"
+export DREMSA_BACKUPS="$BACKUPS"
+
+# run_task TASK ARGUMENT ...: the application does one thing and ends; it can run beside one that serves.
+run_task() {
+  local task=$1 port
+  shift
+  mkdir -p "$HOME_DIR/tmp-task" "$HOME_DIR/logs" "$BACKUPS"
+  port=$(free_port 18280)
+  local code=0
+  DREMSA_DB_URL="$DB_URL" DREMSA_DB_USER="$DB_USER" DREMSA_DB_PASSWORD="$DB_PASSWORD" \
+    java -Xmx"${DREMSA_MEMORY:-512m}" -Djava.io.tmpdir="$HOME_DIR/tmp-task" -jar "$HOME_DIR/app/server-$VERSION-exec.jar" \
+    --server.port="$port" --server.address=127.0.0.1 --dremsa.scheduler=false --dremsa.task="$task" "$@" \
+    2>&1 >"$HOME_DIR/task.log" 9>&- || code=$?
+  rm -rf "$HOME_DIR/tmp-task"
+  grep -E '^(kept|restored|FAILED|There is no)' "$HOME_DIR/task.log" || true
+  [ "$code" = 0 ] || fail "That did not go well; the whole record is in $HOME_DIR/task.log."
+}
+
+# The database for a task: the one that runs stays, one that was started for it is ended.
+task_database() {
+  db_place db 2>/dev/null || true
+  local ran=no
+  { [ -z "${DREMSA_DB_URL:-}" ] && db_answers; } && ran=yes
+  use_database
+  if [ "$OWN_DATABASE" = yes ] && [ "$ran" = no ]; then trap 'db_down db' EXIT; fi
+}
+
+command_backup() {
+  need_tools
+  make_home
+  build
+  task_database
+  run_task backup
+  say "Backups are kept in $BACKUPS."
+}
+
+command_restore() {
+  [ -n "${1:-}" ] || fail "Say which file: ./dremsa restore FILE [SIGN-IN NAME]"
+  [ -r "$1" ] || fail "Cannot read '$1'."
+  local file name=${2:-restored-$(date +%m%d%H%M)}
+  file=$(realpath "$1")
+  need_tools
+  make_home
+  build
+  task_database
+  run_task restore --dremsa.file="$file" --dremsa.sign-in.as="$name"
+  say "It is a household of its own: nothing that was here is changed. Choose a password of your own after signing in."
+}
+
 # run_app ARGUMENT ...: starts the application in the background; its process id goes to APP_PID and app.pid.
 # It ends by itself when its memory is exhausted, rather than hang; watch_app brings it back.
 run_app() {
   # What an earlier process left half written (a backup on its way, say) is of no use any more.
   rm -rf "$HOME_DIR/tmp"
   mkdir -p "$HOME_DIR/tmp"
+  mkdir -p "$HOME_DIR/logs" "$BACKUPS"
   [ ! -s "$HOME_DIR/app.log" ] || mv -f "$HOME_DIR/app.log" "$HOME_DIR/app.before.log"
   DREMSA_DB_URL="$DB_URL" DREMSA_DB_USER="$DB_USER" DREMSA_DB_PASSWORD="$DB_PASSWORD" \
     setsid java "$APP_MARK" -Xmx"${DREMSA_MEMORY:-512m}" -XX:+ExitOnOutOfMemoryError -Djava.io.tmpdir="$HOME_DIR/tmp" \
-    -jar "$HOME_DIR/app/server-$VERSION-exec.jar" "$@" >"$HOME_DIR/app.log" 2>&1 9>&- &
+    -jar "$HOME_DIR/app/server-$VERSION-exec.jar" "${LOG_ARGUMENTS[@]}" "$@" >"$HOME_DIR/app.log" 2>&1 9>&- &
   APP_PID=$!
   printf '%s' "$APP_PID" > "$HOME_DIR/app.pid"
 }
@@ -204,6 +262,17 @@ finish() {
   say "Stopped. Your data is kept in $HOME_DIR."
 }
 
+# demo_arguments: sets DEMO_ARGUMENTS. Its password is in the README: open to others it is off unless asked for.
+demo_arguments() {
+  local demo=${DREMSA_DEMO:-}
+  if [ -z "$demo" ]; then if local_only; then demo=on; else demo=off; fi; fi
+  case "$demo" in
+    on) DEMO_ARGUMENTS=(--dremsa.demo=load --dremsa.demo-door=true) ;;
+    off) DEMO_ARGUMENTS=(--dremsa.demo=none --dremsa.demo-door=false) ;;
+    *) fail "DREMSA_DEMO is on or off, not '$demo'." ;;
+  esac
+}
+
 command_start() {
   case "$PORT" in ''|*[!0-9]*) fail "DREMSA_PORT must be a number from 1 to 65535, not '$PORT'." ;; esac
   { [ "$PORT" -ge 1 ] && [ "$PORT" -le 65535 ]; } || fail "DREMSA_PORT must be a number from 1 to 65535, not '$PORT'."
@@ -219,12 +288,16 @@ command_start() {
   use_database
   tls_arguments
   run_devices
-  local arguments=(--server.port="$PORT" --server.address="$ADDRESS" --dremsa.demo=load ${TLS_ARGUMENTS[@]+"${TLS_ARGUMENTS[@]}"})
+  demo_arguments
+  local arguments=(--server.port="$PORT" --server.address="$ADDRESS" "${DEMO_ARGUMENTS[@]}" ${TLS_ARGUMENTS[@]+"${TLS_ARGUMENTS[@]}"})
   run_app "${arguments[@]}"
   wait_for_app "$PORT"
   say ""
   say "Dremsa is ready at $SCHEME://$(case "$ADDRESS" in 0.0.0.0|::) hostname 2>/dev/null || printf 127.0.0.1 ;; *) printf %s "$ADDRESS" ;; esac):$PORT"
-  say "Demo household: press 'Look around the demo kitchen', or sign in as 'sorrel' with 'allotment-31'."
+  case " ${DEMO_ARGUMENTS[*]} " in
+    *=load*) say "Demo household: press 'Look around the demo kitchen', or sign in as 'sorrel' with 'allotment-31'." ;;
+    *) say "The demo household is shut, as others reach this address; DREMSA_DEMO=on opens it." ;;
+  esac
   say "Ctrl-C stops it."
   watch_app "${arguments[@]}"
 }

@@ -43,7 +43,7 @@ export function DeleteHousehold({ name }: { name: string }) {
       />
       <Trouble error={end.error} fields={['password']} />
       <div>
-        <Button type="submit" color="red" loading={end.isPending}>
+        <Button type="submit" color="madder" loading={end.isPending}>
           Delete {name}
         </Button>
       </div>

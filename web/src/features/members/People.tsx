@@ -71,7 +71,7 @@ function Change({ one }: { one: MemberLine }) {
           invitation. What they did stays in the record.
         </span>
         <span className="row">
-          <Button color="red" onClick={() => away.mutate()} loading={away.isPending}>
+          <Button color="madder" onClick={() => away.mutate()} loading={away.isPending}>
             Take {one.called} away
           </Button>
           <Button variant="subtle" onClick={() => setSure(false)}>

@@ -195,7 +195,7 @@ function LeaveForm() {
       />
       <Trouble error={leave.error} fields={['password']} />
       <div>
-        <Button type="submit" color="red" variant="outline" loading={leave.isPending}>
+        <Button type="submit" color="madder" variant="outline" loading={leave.isPending}>
           Delete my sign-in
         </Button>
       </div>

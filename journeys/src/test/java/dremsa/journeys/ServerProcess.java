@@ -58,7 +58,10 @@ final class ServerProcess implements AutoCloseable {
         .command()
         .addAll(
             List.of(
-                "--server.port=" + port, "--dremsa.demo=" + demo, "--dremsa.movable-clock=true"));
+                "--server.port=" + port,
+                "--dremsa.demo=" + demo,
+                "--dremsa.sign-up=open",
+                "--dremsa.movable-clock=true"));
     builder.command().addAll(more);
     builder.environment().put("DREMSA_DB_URL", database);
     builder.environment().put("DREMSA_DB_USER", System.getenv("DREMSA_TEST_DB_USER"));

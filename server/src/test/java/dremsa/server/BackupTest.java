@@ -91,6 +91,7 @@ class BackupTest {
             "account",
             "invitation",
             "audit",
+            "kept_backup",
             "idempotency",
             // An address that was given away; a device that stands in one kitchen.
             "feed",

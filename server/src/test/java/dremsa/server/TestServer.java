@@ -4,6 +4,7 @@ import dremsa.devices.Main;
 import dremsa.server.reminders.Repeated;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -22,6 +23,9 @@ public final class TestServer {
 
   /** Where the stand-in devices answer. */
   public static final String DEVICES = devices();
+
+  /** Where backups are kept; nothing is, unless a test asks for it. */
+  public static final Path BACKUPS = Path.of("target", "backups").toAbsolutePath();
 
   private static final ConfigurableApplicationContext CONTEXT = start();
 
@@ -56,6 +60,7 @@ public final class TestServer {
                 "--server.port=0",
                 "--dremsa.movable-clock=true",
                 "--dremsa.sign-up=open",
+                "--dremsa.backups=" + BACKUPS,
                 "--dremsa.scheduler=false",
                 "--dremsa.devices.url=" + DEVICES,
                 "--dremsa.sign-in.tries-by-address=" + TRIES_BY_ADDRESS,

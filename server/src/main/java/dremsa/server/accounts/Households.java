@@ -7,6 +7,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.beans.factory.annotation.Value;
@@ -92,6 +93,11 @@ public class Households {
   /** Whether a household was made here already; the demo is none. */
   public boolean any() {
     return households.existsByDemoFalse();
+  }
+
+  /** All households that people made, by id; the demo is none. */
+  public List<UUID> all() {
+    return jdbc.queryForList("select id from household where not demo order by id", UUID.class);
   }
 
   /** Gives a household the settings that a backup brings. */

@@ -41,6 +41,7 @@ final class Rights {
   /** Of what can be looked at, a keeper's alone: the household whole, and who has its keys. */
   private static final String[] KEYS = {
     "/api/backup.zip",
+    "/api/backups",
     "/api/tables/**",
     "/api/people/{id}/export",
     "/api/feed",

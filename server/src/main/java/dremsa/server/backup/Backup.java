@@ -2,6 +2,7 @@ package dremsa.server.backup;
 
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
+import dremsa.server.http.Problem;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
@@ -87,6 +88,34 @@ public class Backup {
                     throw new UncheckedIOException(e);
                   }
                 }));
+  }
+
+  /**
+   * Reads a file back: its manifest, its sums, its rows and its photos. Nothing is written.
+   *
+   * @throws Problem when it is not whole, with what is wrong
+   */
+  public void verify(Path file) {
+    try {
+      new Archive(file).read(new Inspection(tables));
+    } catch (DamagedException e) {
+      throw Problem.conflict("It does not read back: " + Problem.why(e) + ".");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** What the household in a file is called. */
+  public String nameIn(Path file) {
+    Inspection inspection = new Inspection(tables);
+    try {
+      new Archive(file).read(inspection);
+    } catch (DamagedException e) {
+      throw Problem.conflict("It is not whole: " + Problem.why(e) + ".");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return inspection.head().household().name();
   }
 
   private void write(UUID id, ZipOutputStream zip) throws IOException {

@@ -1,6 +1,7 @@
 package dremsa.server.members;
 
 import dremsa.server.accounts.Accounts;
+import dremsa.server.accounts.Code;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Member;

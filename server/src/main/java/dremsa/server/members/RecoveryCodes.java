@@ -1,6 +1,7 @@
 package dremsa.server.members;
 
 import dremsa.server.accounts.Accounts;
+import dremsa.server.accounts.Code;
 import dremsa.server.accounts.Member;
 import java.sql.Timestamp;
 import java.time.Clock;

@@ -1,4 +1,4 @@
-package dremsa.server.members;
+package dremsa.server.accounts;
 
 import java.security.SecureRandom;
 import java.util.Locale;
@@ -9,7 +9,7 @@ import org.apache.commons.codec.digest.DigestUtils;
  * A secret that somebody reads aloud or writes off paper: twelve letters and digits, 60 bits, of
  * which only the hash is kept. In the alphabet none looks like another.
  */
-final class Code {
+public final class Code {
   /** RFC 4648's, but for the digits: 2 to 7 stay, so that neither 0 and O nor 1, I and L meet. */
   private static final int BYTES = 10;
 
@@ -20,7 +20,7 @@ final class Code {
   private Code() {}
 
   /** A new one, in groups of four. */
-  static String make() {
+  public static String make() {
     byte[] bytes = new byte[BYTES];
     RANDOM.nextBytes(bytes);
     String letters = new Base32().encodeAsString(bytes).substring(0, LENGTH);
@@ -28,7 +28,7 @@ final class Code {
   }
 
   /** What is kept of a code, however it was typed: small letters, spaces, 0 for O and 1 for I. */
-  static String hash(String typed) {
+  public static String hash(String typed) {
     String letters =
         typed
             .toUpperCase(Locale.ROOT)
