@@ -117,7 +117,7 @@ task_database() {
 command_backup() {
   need_tools
   make_home
-  build
+  [ -f "$HOME_DIR/app/complete" ] || build
   task_database
   run_task backup
   say "Backups are kept in $BACKUPS."
@@ -130,7 +130,7 @@ command_restore() {
   file=$(realpath "$1")
   need_tools
   make_home
-  build
+  [ -f "$HOME_DIR/app/complete" ] || build
   task_database
   run_task restore --dremsa.file="$file" --dremsa.sign-in.as="$name"
   say "It is a household of its own: nothing that was here is changed. Choose a password of your own after signing in."

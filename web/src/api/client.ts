@@ -15,7 +15,6 @@ export type BottleView = Schemas['BottleView'];
 export type BottleEvent = Schemas['BottleEventForm'];
 export type ContainerLine = Schemas['ContainerLine'];
 export type LeftoverLine = Schemas['LeftoverLine'];
-export type TableOutcome = Schemas['TableOutcome'];
 export type FridgeOutcome = Schemas['FridgeOutcome'];
 export type LabelFormat = Schemas['Labels']['format'];
 export type Session = Schemas['SessionView'];
@@ -238,6 +237,8 @@ export const keys = {
   brewDay: (day: string) => ['household', 'brew-day', day] as const,
   sheet: (form: unknown) => ['household', 'sheet', form] as const,
   devices: ['devices'] as const,
+  imports: ['household', 'imports'] as const,
+  backups: ['household', 'backups'] as const,
   members: ['household', 'members'] as const,
   invitations: ['household', 'invitations'] as const,
   signedIn: ['household', 'signed-in'] as const,

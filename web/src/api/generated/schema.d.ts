@@ -1120,6 +1120,78 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The table that was read in last, if it still shows: none or one */
+        get: operations["last"];
+        put?: never;
+        /**
+         * Look a table through in the background; nothing is kept yet
+         * @description The columns are those that the table is written out with, in any order; commas, semicolons or tabs between them. A line that stands there already is passed over.
+         */
+        post: operations["begin_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Put it out of sight; what was taken in stays */
+        delete: operations["forget"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Stop; what was taken in stays */
+        post: operations["stop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take in what was looked through, or go on after a stop */
+        post: operations["take_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/invitations": {
         parameters: {
             query?: never;
@@ -1530,7 +1602,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take_2"];
+        post: operations["take_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1619,7 +1691,7 @@ export interface paths {
         put: operations["put_1"];
         post?: never;
         /** Forget the household's own figures; the catalogue's hold again */
-        delete: operations["forget"];
+        delete: operations["forget_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1848,7 +1920,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Forget what a word means here; it is asked about again */
-        delete: operations["forget_1"];
+        delete: operations["forget_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2077,7 +2149,7 @@ export interface paths {
         /** The plan as agreed, as it would go now, and what would be better */
         get: operations["plan"];
         /** Agrees on these brews and no others */
-        put: operations["take_3"];
+        put: operations["take_4"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2096,7 +2168,7 @@ export interface paths {
         get: operations["brewDay"];
         put?: never;
         /** Lays the runs of an evening on the bench, each for its time */
-        post: operations["begin_2"];
+        post: operations["begin_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2129,7 +2201,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["forget_2"];
+        delete: operations["forget_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2146,7 +2218,7 @@ export interface paths {
         put?: never;
         /** Looks for a better plan in the background */
         post: operations["search"];
-        delete: operations["stop"];
+        delete: operations["stop_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2212,7 +2284,7 @@ export interface paths {
         get: operations["practices"];
         put?: never;
         /** Begin a practice */
-        post: operations["begin_3"];
+        post: operations["begin_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2671,7 +2743,7 @@ export interface paths {
         get: operations["trials"];
         put?: never;
         /** Begin a trial: lots are drawn */
-        post: operations["begin_4"];
+        post: operations["begin_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2820,7 +2892,7 @@ export interface paths {
         };
         get: operations["running_1"];
         put?: never;
-        post: operations["begin_5"];
+        post: operations["begin_6"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4165,6 +4237,27 @@ export interface components {
             now: string;
             /** Format: int64 */
             version: number;
+        };
+        ImportView: {
+            /** Format: uuid */
+            id: string;
+            table: string;
+            /** @enum {string} */
+            state: "LOOKING" | "LOOKED" | "TAKING" | "STOPPED" | "DONE" | "FAILED";
+            /** Format: int32 */
+            lines: number;
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            taken: number;
+            /** Format: int32 */
+            there: number;
+            /** Format: int32 */
+            leftOut: number;
+            left: components["schemas"]["LineSaid"][];
+            wrong: components["schemas"]["LineSaid"][];
+            unknown: string[];
+            why?: string;
         };
         InfluenceJson: {
             result: string;
@@ -9234,6 +9327,161 @@ export interface operations {
             };
         };
     };
+    last: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_2: {
+        parameters: {
+            query: {
+                table: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forget: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     open: {
         parameters: {
             query?: never;
@@ -10170,7 +10418,7 @@ export interface operations {
             };
         };
     };
-    take_2: {
+    take_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -10368,7 +10616,7 @@ export interface operations {
             };
         };
     };
-    forget: {
+    forget_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -10837,7 +11085,7 @@ export interface operations {
             };
         };
     };
-    forget_1: {
+    forget_2: {
         parameters: {
             query: {
                 word: string;
@@ -11503,7 +11751,7 @@ export interface operations {
             };
         };
     };
-    take_3: {
+    take_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -11567,7 +11815,7 @@ export interface operations {
             };
         };
     };
-    begin_2: {
+    begin_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -11631,7 +11879,7 @@ export interface operations {
             };
         };
     };
-    forget_2: {
+    forget_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -11691,7 +11939,7 @@ export interface operations {
             };
         };
     };
-    stop: {
+    stop_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -11846,7 +12094,7 @@ export interface operations {
             };
         };
     };
-    begin_3: {
+    begin_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -12949,7 +13197,7 @@ export interface operations {
             };
         };
     };
-    begin_4: {
+    begin_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -13276,7 +13524,7 @@ export interface operations {
             };
         };
     };
-    begin_5: {
+    begin_6: {
         parameters: {
             query?: never;
             header?: {

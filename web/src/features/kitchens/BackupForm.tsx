@@ -1,7 +1,8 @@
 import { Button, FileButton, Progress } from '@mantine/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { keys, send } from '../../api/client';
+import { api, ask, keys, send } from '../../api/client';
+import { useFormat } from '../../kit/format';
 import { said, saidElse } from '../../kit/fields';
 
 /** The household whole: into one file, and back into an empty household. */
@@ -26,6 +27,7 @@ export function BackupForm() {
         With gigabytes of photos it takes a minute until the file begins to come. It ends with a
         list of all that is in it: a file that was cut short is never taken for whole.
       </p>
+      <ByItself />
       <div className="row">
         <FileButton
           accept=".zip,application/zip"
@@ -63,4 +65,43 @@ export function BackupForm() {
       )}
     </section>
   );
+}
+
+/** What Dremsa keeps without being asked: a file each night, a week of days and a month of weeks. */
+function ByItself() {
+  const backups = useQuery({
+    queryKey: keys.backups,
+    queryFn: () => ask(api.GET('/api/backups')),
+  });
+  const format = useFormat();
+  if (!backups.data) return null;
+  const { folder, goodAt, why, files } = backups.data;
+  if (!folder) {
+    return <p className="caution">Nothing is kept by itself: no folder is set for it.</p>;
+  }
+  const bytes = files.reduce((sum, file) => sum + file.bytes, 0);
+  return (
+    <>
+      <p>
+        {goodAt
+          ? `By itself each night: the last one read back whole ${format.moment(goodAt)}.`
+          : 'By itself each night; none is made yet.'}{' '}
+        <span className="soft">
+          {files.length === 1 ? '1 file' : `${files.length} files`}
+          {files.length > 0 && `, ${megabytes(bytes)}`}, in {folder} on the machine that Dremsa runs
+          on. Seven days and four weeks are kept; another disk is a better place.
+        </span>
+      </p>
+      {why && (
+        <p className="trouble" role="status">
+          The last try failed: {why}
+        </p>
+      )}
+    </>
+  );
+}
+
+function megabytes(bytes: number): string {
+  const mb = bytes / 1e6;
+  return mb < 0.1 ? 'less than 0.1 MB' : `${mb.toFixed(mb < 10 ? 1 : 0)} MB`;
 }

@@ -79,10 +79,10 @@ export function KitchenPage() {
             <Fold later id="audit" title="Who came in" says="sign-ins, invitations, backups">
               <AuditLines />
             </Fold>
-            <Fold id="tables" title="Tables for a spreadsheet" says="CSV, out and in">
+            <Fold later id="tables" title="Tables for a spreadsheet" says="CSV, out and in">
               <TablesForm />
             </Fold>
-            <Fold id="backup" title="Backup" says="everything in one file">
+            <Fold later id="backup" title="Backup" says="everything in one file">
               <BackupForm />
             </Fold>
             <Fold id="delete" title="Delete the household">

@@ -1,9 +1,8 @@
-import { Button, FileButton } from '@mantine/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Button, FileButton, Progress } from '@mantine/core';
 import { useRef, useState } from 'react';
-import { keys, post, type TableOutcome } from '../../api/client';
 import { said, saidElse } from '../../kit/fields';
 import { Choice } from '../../kit/Choice';
+import { runs, useImport, type Import } from './useImport';
 
 const TABLES = [
   { value: 'batches', label: 'Batches' },
@@ -18,27 +17,11 @@ const TABLES = [
 
 /** Tables for a spreadsheet, out and in; what a file would do is shown before it is done. */
 export function TablesForm() {
-  const client = useQueryClient();
+  const { table: seen, begin, take, stop, forget } = useImport();
   const [table, setTable] = useState('batches');
-  const [file, setFile] = useState<File | null>(null);
   const reset = useRef<() => void>(null);
-  const path = `/api/tables/${table}`;
-  const look = useMutation({
-    mutationFn: (chosen: File) => post<TableOutcome>(`${path}?look=true`, chosen, 'text/csv'),
-  });
-  const read = useMutation({
-    mutationFn: (chosen: File) => post<TableOutcome>(path, chosen, 'text/csv'),
-    onSuccess: () => client.invalidateQueries({ queryKey: keys.all }),
-  });
-  const choose = (chosen: File | null) => {
-    setFile(chosen);
-    read.reset();
-    look.reset();
-    reset.current?.();
-    if (chosen) look.mutate(chosen);
-  };
-  const error = read.error ?? look.error;
-  const seen = read.data ?? look.data;
+  const error = begin.error ?? take.error ?? stop.error ?? forget.error;
+  const busy = runs(seen) || begin.isPending;
   return (
     <section className="stack" aria-label="Tables for a spreadsheet">
       <p>
@@ -54,67 +37,92 @@ export function TablesForm() {
         code, its formula’s name and when it was started.
       </p>
       <div className="row end">
-        <Choice
-          label="Read in"
-          data={TABLES}
-          value={table}
-          onChange={(t) => {
-            setTable(t!);
-            choose(null);
+        <Choice label="Read in" data={TABLES} value={table} onChange={setTable} w={150} />
+        <FileButton
+          resetRef={reset}
+          accept=".csv,text/csv,text/plain"
+          onChange={(file) => {
+            reset.current?.();
+            if (file) begin.mutate({ table, file });
           }}
-          w={150}
-        />
-        <FileButton resetRef={reset} accept=".csv,text/csv,text/plain" onChange={choose}>
+        >
           {(props) => (
-            <Button {...props} variant="outline" loading={look.isPending}>
+            <Button {...props} variant="outline" loading={begin.isPending} disabled={busy}>
               Choose a file
             </Button>
           )}
         </FileButton>
-        {file && <span className="soft">{file.name}</span>}
       </div>
       {error && (
         <p className="trouble" role="alert">
           {said(error, 'file') ?? saidElse(error, ['file'])}
         </p>
       )}
-      {seen && <Seen outcome={seen} />}
-      {file && look.data && !look.data.kept && !read.data && look.data.wrong.length === 0 && (
+      {seen && <Seen table={seen} />}
+      {seen && (
         <div className="row">
-          <Button
-            onClick={() => read.mutate(file)}
-            loading={read.isPending}
-            disabled={look.data.taken === 0}
-          >
-            Take {look.data.taken} in
-          </Button>
-          <Button variant="subtle" onClick={() => choose(null)}>
-            Leave it
-          </Button>
+          {(seen.state === 'STOPPED' || (seen.state === 'LOOKED' && seen.wrong.length === 0)) && (
+            <Button
+              onClick={() => take.mutate(seen.id)}
+              loading={take.isPending}
+              disabled={seen.state === 'LOOKED' && seen.taken === 0}
+            >
+              {seen.state === 'STOPPED' ? 'Go on' : `Take ${seen.taken} in`}
+            </Button>
+          )}
+          {runs(seen) ? (
+            <Button variant="outline" onClick={() => stop.mutate(seen.id)} loading={stop.isPending}>
+              Stop
+            </Button>
+          ) : (
+            <Button variant="subtle" onClick={() => forget.mutate(seen.id)}>
+              {seen.state === 'LOOKED' ? 'Leave it' : 'Put this away'}
+            </Button>
+          )}
         </div>
       )}
     </section>
   );
 }
 
-function Seen({ outcome }: { outcome: TableOutcome }) {
+function headline(table: Import): string {
+  const name = table.table;
+  switch (table.state) {
+    case 'LOOKING':
+      return `Looking through ${name}: ${table.done} of ${table.lines} lines. Nothing is kept yet.`;
+    case 'LOOKED':
+      return table.wrong.length > 0
+        ? 'Nothing was taken in: some lines are wrong.'
+        : `${table.taken} of ${table.lines} lines of ${name} are new.`;
+    case 'TAKING':
+      return `Taking ${name} in: ${table.done} of ${table.lines} lines. It goes on when you leave this page.`;
+    case 'STOPPED':
+      return `Stopped after ${table.done} of ${table.lines} lines; what was taken in stays.`;
+    case 'DONE':
+      return `${table.taken} of ${table.lines} lines of ${name} taken in.`;
+    case 'FAILED':
+      return table.why ?? 'That did not go well.';
+  }
+}
+
+function Seen({ table }: { table: Import }) {
   return (
     <div className="sheet stack" role="status">
       <p>
-        <b>
-          {outcome.kept
-            ? `${outcome.taken} of ${outcome.lines} lines taken in.`
-            : outcome.wrong.length > 0
-              ? 'Nothing was taken in: some lines are wrong.'
-              : `${outcome.taken} of ${outcome.lines} lines are new.`}
-        </b>{' '}
-        {outcome.there > 0 && `${outcome.there} stand there already. `}
-        {outcome.leftOut > 0 && `${outcome.leftOut} are left out. `}
-        {outcome.unknown.length > 0 && `Columns passed over: ${outcome.unknown.join(', ')}.`}
+        <b>{headline(table)}</b>{' '}
+        {!runs(table) && table.there > 0 && `${table.there} stand there already. `}
+        {!runs(table) && table.leftOut > 0 && `${table.leftOut} are left out. `}
+        {table.unknown.length > 0 && `Columns passed over: ${table.unknown.join(', ')}.`}
       </p>
-      {outcome.wrong.length > 0 && (
+      {runs(table) && (
+        <Progress
+          value={table.lines === 0 ? 100 : (100 * table.done) / table.lines}
+          aria-label="Lines gone through"
+        />
+      )}
+      {table.wrong.length > 0 && (
         <ul className="lines">
-          {outcome.wrong.map((l) => (
+          {table.wrong.map((l) => (
             <li key={`${l.line}${l.column}`}>
               <b>
                 Line {l.line}
@@ -125,9 +133,9 @@ function Seen({ outcome }: { outcome: TableOutcome }) {
           ))}
         </ul>
       )}
-      {outcome.left.length > 0 && (
+      {table.left.length > 0 && (
         <ul className="lines">
-          {outcome.left.map((l) => (
+          {table.left.map((l) => (
             <li key={l.line} className="soft">
               Line {l.line}: {l.why}
             </li>

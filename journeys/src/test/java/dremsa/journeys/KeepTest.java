@@ -94,9 +94,9 @@ class KeepTest {
     browser.go("/kitchen#tables");
     browser.see("Tables for a spreadsheet");
     browser.attach("#tables input[type=file]", file);
-    browser.see("2 of 2 lines are new.");
+    browser.see("2 of 2 lines of batches are new.");
     browser.tap("Take 2 in");
-    browser.see("2 of 2 lines taken in.");
+    browser.see("2 of 2 lines of batches taken in.");
     Files.writeString(file, "code,name,started\nOLD-3,Lemon balm spray,tomorrow\n");
     browser.attach("#tables input[type=file]", file);
     browser.see("Line 2, started");

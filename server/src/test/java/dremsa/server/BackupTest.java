@@ -99,6 +99,8 @@ class BackupTest {
             // Browsers that subscribed at this server, and calls on their way to them.
             "push_subscription",
             "push_delivery",
+            // A file that is being read in; what was taken in of it is there.
+            "table_import",
             // A search for a better plan, asked for anew where it is wanted.
             "plan_search",
             // What follows from the batches, worked out anew from what is read in.

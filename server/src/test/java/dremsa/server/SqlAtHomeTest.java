@@ -46,6 +46,7 @@ class SqlAtHomeTest {
           Map.entry("invitation", "members"),
           Map.entry("recovery_code", "members"),
           Map.entry("audit", "audit"),
+          Map.entry("table_import", "tables"),
           Map.entry("kept_backup", "safekeeping"),
           Map.entry("known_device", "accounts"),
           Map.entry("sign_in_try", "accounts"),

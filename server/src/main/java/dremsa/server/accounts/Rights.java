@@ -43,6 +43,7 @@ final class Rights {
     "/api/backup.zip",
     "/api/backups",
     "/api/tables/**",
+    "/api/imports",
     "/api/people/{id}/export",
     "/api/feed",
     "/api/invitations/**",

@@ -20,6 +20,7 @@ import javax.sql.DataSource;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -53,6 +54,8 @@ public class Backup {
     this.households = households;
     this.reading = new TransactionTemplate(manager);
     this.reading.setReadOnly(true);
+    // All of it as it is at one moment.
+    this.reading.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
   }
 
   /** Photos make most of a file: how much there must be room for at least. */

@@ -41,7 +41,8 @@ class SchedulerConfig {
     return Scheduler.create(source)
         .startTasks(tasks)
         .schedulerName(new SchedulerName.Fixed("dremsa-" + UUID.randomUUID()))
-        .threads(2)
+        // One for each, so that a long one (a table, a backup, a search) holds up no reminder.
+        .threads(tasks.size() + 1)
         .pollingInterval(POLL)
         .heartbeatInterval(HEARTBEAT)
         .shutdownMaxWait(Duration.ofSeconds(5))

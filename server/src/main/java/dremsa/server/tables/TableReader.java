@@ -1,26 +1,18 @@
 package dremsa.server.tables;
 
-import dremsa.core.measure.Said;
 import dremsa.server.accounts.Household;
 import dremsa.server.accounts.Households;
 import dremsa.server.accounts.Turns;
-import dremsa.server.http.FieldProblem;
 import dremsa.server.http.Problem;
-import java.time.Instant;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.UUID;
-import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Service;
 
-/** Reads a table in: all of it, or nothing where a line is wrong. */
+/** Reads a short table in, in one turn: all of it, or nothing where a line is wrong. */
 @Service
 public class TableReader {
-  private static final int MOST_LINES = 20_000;
-  private static final int MOST_TOLD = 20;
+  /** Longer ones go by {@link TableImports}: nobody else's tap of the household waits so long. */
+  static final int MOST_AT_ONCE = 500;
 
   private final List<HouseholdTable> tables;
   private final Households households;
@@ -31,9 +23,6 @@ public class TableReader {
     this.households = households;
     this.turns = turns;
   }
-
-  /** A line and what is said of it; the column is empty where it is about the whole line. */
-  record LineSaid(int line, String column, String why) {}
 
   /**
    * What was read, or would be.
@@ -52,10 +41,22 @@ public class TableReader {
       int taken,
       int there,
       int leftOut,
-      List<LineSaid> left,
-      List<LineSaid> wrong,
+      List<TableReading.LineSaid> left,
+      List<TableReading.LineSaid> wrong,
       List<String> unknown,
       boolean kept) {}
+
+  /**
+   * The table of a name.
+   *
+   * @throws Problem 404
+   */
+  HouseholdTable table(String name) {
+    return tables.stream()
+        .filter(t -> t.name().equals(name))
+        .findFirst()
+        .orElseThrow(() -> Problem.notFound("table"));
+  }
 
   /**
    * Reads a table.
@@ -68,75 +69,25 @@ public class TableReader {
 
   private TableOutcome readInTurn(UUID householdId, String name, String file, boolean look) {
     Household household = households.of(householdId);
-    Instant now = households.now(household);
-    HouseholdTable table =
-        tables.stream()
-            .filter(t -> t.name().equals(name))
-            .findFirst()
-            .orElseThrow(() -> Problem.notFound("table"));
-    List<CSVRecord> records = CsvText.records(file, MOST_LINES + 1);
-    if (records.isEmpty()) {
-      throw Problem.invalid(FieldProblem.of("file", null, "There is nothing in this file."));
-    }
-    List<String> header =
-        records.get(0).stream().map(h -> h.strip().toLowerCase(Locale.ROOT)).toList();
-    if (header.stream().noneMatch(table.columns()::contains)) {
-      throw Problem.invalid(
-          FieldProblem.of(
-              "file",
-              null,
-              Said.of(
-                  "The first line names none of the columns of '%s': %s.",
-                  name, String.join(", ", table.columns()))));
-    }
-    HouseholdTable.Taking taking = table.begin(householdId, now);
-    List<LineSaid> left = new ArrayList<>();
-    List<LineSaid> wrong = new ArrayList<>();
-    int taken = 0;
-    int there = 0;
-    for (CSVRecord record : records.subList(1, records.size())) {
-      int line = (int) record.getRecordNumber();
-      try {
-        HouseholdTable.Taken became = taking.take(row(record, header, household));
-        taken += became.taken() ? 1 : 0;
-        there += became == HouseholdTable.Taken.THERE ? 1 : 0;
-        if (!became.why().isEmpty()) {
-          left.add(new LineSaid(line, "", became.why()));
-        }
-      } catch (Row.WrongException e) {
-        wrong.add(new LineSaid(line, e.column(), Problem.why(e)));
-      } catch (Problem e) {
-        wrong.add(new LineSaid(line, "", Problem.why(e)));
-      }
-    }
-    boolean kept = wrong.isEmpty() && !look;
-    if (wrong.isEmpty()) {
-      taking.end();
+    TableReading reading =
+        TableReading.of(table(name), household, file, MOST_AT_ONCE, households.now(household));
+    reading.next(reading.lines());
+    boolean kept = !reading.anyWrong() && !look;
+    if (!reading.anyWrong()) {
+      reading.end();
     }
     if (!kept) {
       turns.leaveNothing();
     }
     return new TableOutcome(
         name,
-        records.size() - 1,
-        taken,
-        there,
-        left.size(),
-        first(left),
-        first(wrong),
-        header.stream().filter(h -> !table.columns().contains(h)).toList(),
+        reading.lines(),
+        reading.taken(),
+        reading.there(),
+        reading.leftOut(),
+        reading.left(),
+        reading.wrong(),
+        reading.unknown(),
         kept);
-  }
-
-  private static Row row(CSVRecord record, List<String> header, Household household) {
-    Map<String, String> cells = new HashMap<>();
-    for (int i = 0; i < Math.min(header.size(), record.size()); i++) {
-      cells.put(header.get(i), record.get(i));
-    }
-    return new Row(cells, household.zone());
-  }
-
-  private static List<LineSaid> first(List<LineSaid> all) {
-    return List.copyOf(all.subList(0, Math.min(MOST_TOLD, all.size())));
   }
 }

@@ -61,7 +61,9 @@ class RotationTest {
     assertThat(Rotation.kept(few)).containsExactlyInAnyOrderElementsOf(few);
   }
 
-  /** Whatever days there are: the newest stays, never more than eleven, and tidying twice is once. */
+  /**
+   * Whatever days there are: the newest stays, never more than eleven, and tidying twice is once.
+   */
   @RepeatedTest(200)
   void laws(RepetitionInfo which) {
     Random dice = new Random(which.getCurrentRepetition());

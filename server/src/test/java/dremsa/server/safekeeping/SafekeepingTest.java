@@ -156,8 +156,17 @@ class SafekeepingTest {
     owner.put(
         "/api/household",
         Map.of(
-            "name", "Büchel & Söhne", "measures", "US", "fahrenheit", true, "timeZone",
-            "America/Denver", "school", "PRACTICE", "version",
+            "name",
+            "Büchel & Söhne",
+            "measures",
+            "US",
+            "fahrenheit",
+            true,
+            "timeZone",
+            "America/Denver",
+            "school",
+            "PRACTICE",
+            "version",
             owner.get("/api/household").at("/version").asLong()));
     safekeeping.keepIfDue(household);
     Path file = Files.list(folderNamed("buchel-sohne")).findFirst().orElseThrow();
