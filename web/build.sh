@@ -8,3 +8,6 @@ if [ ! -d node_modules ] || [ "$(cat .npm-stamp 2>/dev/null || true)" != "$stamp
   printf '%s' "$stamp" > .npm-stamp
 fi
 npm run --silent build
+# What the pages are made of; it goes into the jar beside the server's own list.
+mkdir -p sbom
+npm sbom --sbom-format cyclonedx --omit dev > sbom/web.cdx.json

@@ -4686,6 +4686,8 @@ export interface components {
             };
             own?: boolean;
             alsoCalled?: string[];
+            /** Format: int64 */
+            version?: number;
         };
         MayBeJson: {
             /** @enum {string} */

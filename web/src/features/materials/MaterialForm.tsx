@@ -74,6 +74,7 @@ export function MaterialForm({ kinds, all, old, unknown }: Props) {
       inci,
       note,
       tint: old?.tint,
+      version: old?.version,
       figures: figures(typed, asked, own(old, kinds), old),
     });
   const shown = ['name', 'inci', 'note', ...asked.map((p) => `figures.${p.property}.value`)];

@@ -276,4 +276,34 @@ class AccountsTest {
       return Integer.parseInt(answer.substring(9, 12));
     }
   }
+
+  /** What whoever runs the server may know is told on its machine, and through no proxy. */
+  @Test
+  void theActuatorTellsNoStrangers() throws Exception {
+    assertThat(actuator("health", "")).isEqualTo(200);
+    assertThat(actuator("health", "X-Forwarded-For: 192.0.2.7\r\n")).isEqualTo(200);
+    for (String what : new String[] {"metrics", "sbom", "sbom/application"}) {
+      assertThat(actuator(what, "")).as(what).isEqualTo(200);
+      assertThat(actuator(what, "X-Forwarded-For: 192.0.2.7\r\n")).as(what).isEqualTo(401);
+      assertThat(actuator(what, "Forwarded: for=192.0.2.7\r\n")).as(what).isEqualTo(401);
+    }
+    assertThat(actuator("env", "")).as("not opened at all").isEqualTo(404);
+  }
+
+  private static int actuator(String what, String header) throws Exception {
+    URI server = URI.create(TestServer.address());
+    try (Socket socket = new Socket("127.0.0.1", server.getPort())) {
+      socket
+          .getOutputStream()
+          .write(
+              ("GET /actuator/"
+                      + what
+                      + " HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\n"
+                      + header
+                      + "\r\n")
+                  .getBytes(StandardCharsets.UTF_8));
+      String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+      return Integer.parseInt(answer.substring(9, 12));
+    }
+  }
 }

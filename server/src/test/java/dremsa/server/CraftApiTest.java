@@ -415,4 +415,23 @@ class CraftApiTest {
     poured.put("pours", Map.of("brew:linseed-gel", UUID.randomUUID()));
     assertThat(own.post(URL, poured).fields()).containsExactly("pours.brew:linseed-gel");
   }
+
+  @Test
+  void twoPeopleChangingAMaterialMeetAConflict() {
+    Visitor owner = Visitor.withHousehold();
+    java.util.Map<String, Object> balm =
+        new java.util.HashMap<>(
+            java.util.Map.of("id", "our-balm", "name", "Our balm", "kind", "LEAF"));
+    Visitor.Answer first = owner.put("/api/materials/our-balm", balm);
+    assertThat(first.status()).isEqualTo(200);
+    balm.put("version", first.at("/version").asLong());
+    balm.put("note", "by the shed");
+    Visitor.Answer second = owner.put("/api/materials/our-balm", balm);
+    assertThat(second.at("/version").asLong()).isGreaterThan(first.at("/version").asLong());
+    balm.put("note", "from the old version");
+    assertThat(owner.put("/api/materials/our-balm", balm).status()).isEqualTo(409);
+    assertThat(owner.get("/api/materials").body())
+        .filteredOn(m -> m.get("id").asString().equals("our-balm"))
+        .allMatch(m -> m.get("note").asString().equals("by the shed"));
+  }
 }

@@ -93,8 +93,7 @@ class ImportsTest {
     }
     Visitor other = Visitor.withHousehold();
     other.moveClock(
-        Duration.between(
-                Visitor.START, Instant.parse(owner.get("/api/household").text("/now")))
+        Duration.between(Visitor.START, Instant.parse(owner.get("/api/household").text("/now")))
                 .toSeconds()
             + 60);
     for (String table : List.of("batches", "bottles", "events")) {

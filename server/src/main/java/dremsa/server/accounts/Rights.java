@@ -6,8 +6,10 @@ import static org.springframework.http.HttpMethod.POST;
 import static org.springframework.http.HttpMethod.PUT;
 
 import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.security.access.hierarchicalroles.RoleHierarchy;
 import org.springframework.security.access.hierarchicalroles.RoleHierarchyImpl;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AuthorizeHttpRequestsConfigurer;
 
@@ -157,7 +159,21 @@ final class Rights {
         .hasRole(helper)
         .requestMatchers("/api/**")
         .hasRole(keeper)
+        .requestMatchers("/actuator/health/**", "/actuator/health")
+        .permitAll()
+        .requestMatchers("/actuator/**")
+        .access((who, context) -> new AuthorizationDecision(here(context.getRequest())))
         .anyRequest()
         .permitAll();
+  }
+
+  /** Asked on this machine, and by no proxy that stands before others. */
+  private static boolean here(HttpServletRequest request) {
+    String from = request.getRemoteAddr();
+    boolean loopback =
+        from.startsWith("127.") || from.equals("::1") || from.equals("0:0:0:0:0:0:0:1");
+    return loopback
+        && request.getHeader("X-Forwarded-For") == null
+        && request.getHeader("Forwarded") == null;
   }
 }

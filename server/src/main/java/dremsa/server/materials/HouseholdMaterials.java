@@ -9,7 +9,7 @@ import dremsa.server.http.Problem;
 import dremsa.server.wire.FigureJson;
 import dremsa.server.wire.MaterialJson;
 import dremsa.server.wire.Stored;
-import java.util.Set;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -48,15 +48,19 @@ public class HouseholdMaterials {
     return all;
   }
 
-  /** Ids of the materials that the household added or changed. */
+  /** The materials that the household added or changed: the version of each by its id. */
   @Transactional(readOnly = true)
-  public Set<String> ownIds(UUID household) {
+  public Map<String, Long> own(UUID household) {
     return repository.findByKeyHouseholdIdOrderByKeyMaterialId(household).stream()
-        .map(row -> stored.material(row.content(), row.schemaVersion()).id())
-        .collect(Collectors.toSet());
+        .collect(Collectors.toMap(MaterialRow::material, MaterialRow::version));
   }
 
-  /** Adds a material, or changes what the household knows of one. */
+  /**
+   * Adds a material, or changes what the household knows of one.
+   *
+   * @throws Problem 409 when it says which version it was made from, and that is not the present
+   *     one
+   */
   @Transactional
   public void put(UUID household, MaterialJson json) {
     Material own = core(json);
@@ -66,6 +70,10 @@ public class HouseholdMaterials {
         .findById(key)
         .ifPresentOrElse(
             row -> {
+              if (json.version() != null && json.version() != row.version()) {
+                throw Problem.conflict(
+                    "Somebody changed this material meanwhile. Look at it again, then repeat.");
+              }
               row.replace(content, Stored.VERSION);
               repository.save(row);
             },

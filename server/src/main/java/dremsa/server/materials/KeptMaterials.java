@@ -42,6 +42,6 @@ class KeptMaterials implements KeptTables {
   @Override
   public void open(UUID household, Instant now) {
     materials.of(household);
-    materials.ownIds(household);
+    materials.own(household);
   }
 }

@@ -26,7 +26,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Set;
+import java.util.Map;
 import java.util.UUID;
 import org.hibernate.validator.constraints.Range;
 import org.jspecify.annotations.Nullable;
@@ -60,9 +60,13 @@ class MaterialController {
       description = "Each figure has its unit, range and provenance; own figures override.")
   @GetMapping("/api/materials")
   List<MaterialJson> list(@AuthenticationPrincipal Member member) {
-    Set<String> own = materials.ownIds(member.household());
+    Map<String, Long> own = materials.own(member.household());
     return materials.of(member.household()).all().stream()
-        .map(material -> MaterialJson.of(material, own.contains(material.id())).withOtherNames())
+        .map(
+            material ->
+                MaterialJson.of(material, own.containsKey(material.id()))
+                    .withOtherNames()
+                    .withVersion(own.get(material.id())))
         .toList();
   }
 
@@ -110,7 +114,8 @@ class MaterialController {
       throw Problem.invalid(FieldProblem.of("id", material.id(), "The address says '" + id + "'."));
     }
     materials.put(member.household(), material);
-    return MaterialJson.of(get(member.household(), id), true);
+    return MaterialJson.of(get(member.household(), id), true)
+        .withVersion(materials.own(member.household()).get(id));
   }
 
   @Operation(summary = "Forget the household's own figures; the catalogue's hold again")

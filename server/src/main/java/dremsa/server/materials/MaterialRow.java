@@ -42,6 +42,15 @@ class MaterialRow {
     return content;
   }
 
+  /** Counted up with each change. */
+  long version() {
+    return version == null ? 0 : version;
+  }
+
+  String material() {
+    return key.materialId();
+  }
+
   int schemaVersion() {
     return schemaVersion;
   }

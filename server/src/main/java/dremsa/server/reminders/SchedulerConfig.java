@@ -20,8 +20,8 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 @ConditionalOnProperty(name = "dremsa.scheduler", havingValue = "true", matchIfMissing = true)
 class SchedulerConfig {
-  /** What is due reaches a pocket within five seconds: looked for this often, once a second. */
-  private static final Duration POLL = Duration.ofMillis(700);
+  /** What is due reaches a pocket within five seconds: looked for this often. */
+  private static final Duration POLL = Duration.ofMillis(400);
 
   /**
    * An instance that was not heard of for six of these is taken for dead: what it was at when it
@@ -51,6 +51,6 @@ class SchedulerConfig {
 
   @Bean
   Repeated writeMessages(Reminders reminders) {
-    return new Repeated("write-messages", Duration.ofSeconds(1), reminders::writeDue);
+    return new Repeated("write-messages", Duration.ofMillis(500), reminders::writeDue);
   }
 }

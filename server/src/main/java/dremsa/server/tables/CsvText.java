@@ -44,7 +44,23 @@ public final class CsvText {
   private static final Pattern POWER_OF_TEN =
       Pattern.compile("[+-]?\\d+(\\.\\d*)?[eE][+-]?\\d{1,3}");
 
+  /** What a spreadsheet would take for something to work out, and what was kept from it before. */
+  private static final Pattern WORKED_OUT = Pattern.compile("'*[=+\\-@\t\r].*", Pattern.DOTALL);
+
   private CsvText() {}
+
+  /**
+   * A text as it is written out: one that a spreadsheet would work out as a formula gets an
+   * apostrophe before it, which {@link #read} takes away again. Common practice.
+   */
+  static String written(String text) {
+    return WORKED_OUT.matcher(text).matches() ? "'" + text : text;
+  }
+
+  /** A text as it was before it was {@link #written}. */
+  static String read(String cell) {
+    return cell.startsWith("'") && WORKED_OUT.matcher(cell).matches() ? cell.substring(1) : cell;
+  }
 
   private static List<DateTimeFormatter> forms(String... patterns) {
     return List.of(patterns).stream()

@@ -138,7 +138,7 @@ class TableController {
       } else if (value != null && header.get(i - 1).equals(CHANGE)) {
         line.add(changes.computeIfAbsent(value.toString(), id -> changes.size() + 1));
       } else {
-        line.add(value);
+        line.add(value instanceof String text ? CsvText.written(text) : value);
       }
     }
     return line;

@@ -128,7 +128,7 @@ final class TableReading {
   private Row row(CSVRecord record) {
     Map<String, String> cells = new HashMap<>();
     for (int i = 0; i < Math.min(header.size(), record.size()); i++) {
-      cells.put(header.get(i), record.get(i));
+      cells.put(header.get(i), CsvText.read(record.get(i)));
     }
     return new Row(cells, household.zone());
   }

@@ -26,6 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param figures by property
  * @param own read only: whether it is the household's own or changed by it
  * @param alsoCalled read only: its other names; not kept
+ * @param version of what the household says of it; the one that a change was made from
  */
 public record MaterialJson(
     @NotNull(message = "A material needs an id.")
@@ -44,7 +45,8 @@ public record MaterialJson(
     @Size(max = 500, message = "At most 500 characters.") @Nullable String note,
     @Nullable Map<Property, @Valid FigureJson> figures,
     @Nullable Boolean own,
-    @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<String> alsoCalled) {
+    @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<String> alsoCalled,
+    @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable Long version) {
   private static final String PLAIN = "d9cfb0";
 
   public static MaterialJson of(Material material, boolean own) {
@@ -60,13 +62,20 @@ public record MaterialJson(
         material.note(),
         figures,
         own,
+        null,
         null);
+  }
+
+  /** The same with its version, where it is the household's own. */
+  public MaterialJson withVersion(@Nullable Long its) {
+    return new MaterialJson(
+        id, name, inci, kind, kindWords, tint, note, figures, own, alsoCalled, its);
   }
 
   /** The same with what it is called besides. */
   public MaterialJson withOtherNames() {
     return new MaterialJson(
-        id, name, inci, kind, kindWords, tint, note, figures, own, OtherNames.of(id));
+        id, name, inci, kind, kindWords, tint, note, figures, own, OtherNames.of(id), version);
   }
 
   /**
