@@ -342,7 +342,7 @@ test_database() {
 command_test() {
   need_tools
   make_home
-  need_packages "${DATABASE_PACKAGES[@]}" "${BROWSER_PACKAGES[@]}" "${REFERENCE_PACKAGES[@]}"
+  need_packages "${DATABASE_PACKAGES[@]}" "${CLUSTER_PACKAGES[@]}" "${BROWSER_PACKAGES[@]}" "${REFERENCE_PACKAGES[@]}"
   test_database
   (cd "$ROOT" && mvn -B -ntp verify)
 }

@@ -39,7 +39,7 @@ command_test_some() {
       (cd "$ROOT" && mvn "${QUICK[@]}" -pl core,devices,web,server test -Dweb.test.skip=true -Dtest="${name:-dremsa.server.**}") ;;
     journeys)
       make_home
-      need_packages "${DATABASE_PACKAGES[@]}" "${BROWSER_PACKAGES[@]}"
+      need_packages "${DATABASE_PACKAGES[@]}" "${CLUSTER_PACKAGES[@]}" "${BROWSER_PACKAGES[@]}"
       test_database
       (cd "$ROOT" && mvn "${QUICK[@]}" -pl core,devices,web,server,journeys verify -Dweb.test.skip=true -Dtest="${name:-dremsa.journeys.**}") ;;
     *) fail "There is no module '$module'. There are core, server, web and journeys." ;;

@@ -43,5 +43,7 @@ need_packages() {
 
 DATABASE_PACKAGES=(mariadbd:mariadb-server mariadb-install-db:mariadb-server mariadb-admin:mariadb-client)
 BROWSER_PACKAGES=(chromium:chromium chromedriver:chromium-driver)
+# The database comes with all that a cluster needs but this, by which a node fetches the whole state.
+CLUSTER_PACKAGES=(rsync:rsync)
 # A program that knows the sizes of measures; a test asks it.
 REFERENCE_PACKAGES=(units:units)

@@ -121,6 +121,15 @@ final class Caller {
     }
   }
 
+  /** Its cookies and its client, for an answer that has no end. */
+  HttpClient client() {
+    return http;
+  }
+
+  String address() {
+    return address;
+  }
+
   private String token() {
     return cookies.getCookieStore().getCookies().stream()
         .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))

@@ -14,14 +14,28 @@ import java.util.concurrent.locks.LockSupport;
 /** The packaged server as a process of its own, so that it can be killed for real. */
 final class ServerProcess implements AutoCloseable {
   private final int port;
-  private final String database;
+  private final Database database;
   private final List<String> more;
   private Process process;
 
-  private ServerProcess(int port, String database, List<String> more) {
+  private ServerProcess(int port, Database database, List<String> more) {
     this.port = port;
     this.database = database;
     this.more = more;
+  }
+
+  /** Where a database is, and who may use it. */
+  record Database(String url, String user, String password) {
+    /** The one of all tests. */
+    static Database ofTheTests() {
+      return at(System.getenv("DREMSA_TEST_DB_URL"));
+    }
+
+    /** The one of all tests, found elsewhere. */
+    static Database at(String url) {
+      return new Database(
+          url, System.getenv("DREMSA_TEST_DB_USER"), System.getenv("DREMSA_TEST_DB_PASSWORD"));
+    }
   }
 
   /**
@@ -31,7 +45,7 @@ final class ServerProcess implements AutoCloseable {
    * @param more arguments, kept for starting it again
    */
   static ServerProcess start(String demo, String... more) throws IOException {
-    return startAt(System.getenv("DREMSA_TEST_DB_URL"), demo, more);
+    return startAt(Database.ofTheTests(), demo, more);
   }
 
   /**
@@ -39,7 +53,7 @@ final class ServerProcess implements AutoCloseable {
    *
    * @param database where it finds its database
    */
-  static ServerProcess startAt(String database, String demo, String... more) throws IOException {
+  static ServerProcess startAt(Database database, String demo, String... more) throws IOException {
     int port;
     try (ServerSocket free = new ServerSocket(0)) {
       port = free.getLocalPort();
@@ -63,9 +77,9 @@ final class ServerProcess implements AutoCloseable {
                 "--dremsa.sign-up=open",
                 "--dremsa.movable-clock=true"));
     builder.command().addAll(more);
-    builder.environment().put("DREMSA_DB_URL", database);
-    builder.environment().put("DREMSA_DB_USER", System.getenv("DREMSA_TEST_DB_USER"));
-    builder.environment().put("DREMSA_DB_PASSWORD", System.getenv("DREMSA_TEST_DB_PASSWORD"));
+    builder.environment().put("DREMSA_DB_URL", database.url());
+    builder.environment().put("DREMSA_DB_USER", database.user());
+    builder.environment().put("DREMSA_DB_PASSWORD", database.password());
     File log = new File("target/server-" + port + ".log");
     builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(log));
     process = builder.start();
@@ -107,7 +121,12 @@ final class ServerProcess implements AutoCloseable {
 
   /** Starts it again on the same port, with what is in the database. */
   void again() throws IOException {
-    launch("load");
+    again("load");
+  }
+
+  /** Starts it again on the same port, with or without the demo. */
+  void again(String demo) throws IOException {
+    launch(demo);
   }
 
   @Override

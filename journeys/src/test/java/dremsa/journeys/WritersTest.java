@@ -34,7 +34,9 @@ class WritersTest {
   @BeforeAll
   static void twoServers() throws IOException {
     line = DatabaseLine.open();
-    one = ServerProcess.startAt(line.url(), "none", "--dremsa.scheduler=false");
+    one =
+        ServerProcess.startAt(
+            ServerProcess.Database.at(line.url()), "none", "--dremsa.scheduler=false");
     two = ServerProcess.start("none", "--dremsa.scheduler=false");
   }
 
