@@ -75,6 +75,36 @@ class TurnGuard {
         .toList();
   }
 
+  /**
+   * A question to the database as it was asked.
+   *
+   * @param parameters in their order; a moment as the driver was given it
+   */
+  record Asked(String sql, List<Object> parameters) {}
+
+  private static final Queue<Asked> QUESTIONS = new ConcurrentLinkedQueue<>();
+
+  /** What is selected from the database while something is done. */
+  static List<Asked> questions(Runnable work) {
+    QUESTIONS.clear();
+    work.run();
+    return List.copyOf(QUESTIONS);
+  }
+
+  private static void note(QueryInfo query) {
+    String sql = query.getQuery().strip();
+    if (sql.toLowerCase(Locale.ROOT).startsWith("select")
+        && query.getParametersList().size() == 1) {
+      QUESTIONS.add(
+          new Asked(
+              sql,
+              query.getParametersList().get(0).stream()
+                  .sorted(java.util.Comparator.comparing(set -> (Integer) set.getArgs()[0]))
+                  .map(set -> set.getMethod().getName().equals("setNull") ? null : set.getArgs()[1])
+                  .collect(java.util.stream.Collectors.toCollection(java.util.ArrayList::new))));
+    }
+  }
+
   /** The application has started. */
   static void watch() {
     watching = true;
@@ -109,6 +139,7 @@ class TurnGuard {
   private static final class Statements implements QueryExecutionListener {
     @Override
     public void beforeQuery(ExecutionInfo execution, List<QueryInfo> queries) {
+      queries.forEach(TurnGuard::note);
       queries.forEach(query -> STATEMENTS.add(query.getQuery().strip().replaceAll("\\s+", " ")));
       if (!watching) {
         return;
