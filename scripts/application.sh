@@ -375,5 +375,5 @@ measure_server() {
   need_packages "${DATABASE_PACKAGES[@]}"
   test_database
   (cd "$ROOT" && mvn -B -q -ntp -pl core,devices,web,server test -Dweb.test.skip=true -Dexec.skip=true -Djacoco.skip=true \
-    -Dspotless.check.skip=true -Dtest=ShelfMeasure,BackupMeasure,PracticeMeasure -Dsurefire.failIfNoSpecifiedTests=false -Ddremsa.measure=true)
+    -Dspotless.check.skip=true -Dtest=ShelfMeasure,BackupMeasure,PracticeMeasure,HouseholdsMeasure -Dsurefire.failIfNoSpecifiedTests=false -Ddremsa.measure=true)
 }
