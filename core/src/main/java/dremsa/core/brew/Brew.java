@@ -104,6 +104,19 @@ public final class Brew {
     return new Brew(formula, kitchen, surroundings, stock, true);
   }
 
+  /**
+   * All that a run of a brew depends on besides its scale, its vessels and what is known of it: two
+   * brews of the same inputs run alike.
+   */
+  public record Inputs(Formula formula, Kitchen kitchen, List<Material> materials) {}
+
+  /** What a run of it depends on; empty where other brews are poured in, whose age counts too. */
+  public Optional<Inputs> inputs() {
+    return stock == Stock.NONE
+        ? Optional.of(new Inputs(formula, kitchen, materials))
+        : Optional.empty();
+  }
+
   /** The ways of a divided batch, each as a brew of its own; empty when it is not divided. */
   public List<Brew> ways() {
     return formula.branches().stream().map(branch -> with(formula.way(branch))).toList();

@@ -4,6 +4,7 @@ import dremsa.core.measure.Figure;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** The parameters that one kitchen uses: the defaults, replaced where it was calibrated. */
 public final class ModelParameters {
@@ -36,5 +37,15 @@ public final class ModelParameters {
   /** The value in the unit of the parameter's figure. */
   public double value(Parameter parameter) {
     return figure(parameter).value();
+  }
+
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof ModelParameters same && own.equals(same.own);
+  }
+
+  @Override
+  public int hashCode() {
+    return own.hashCode();
   }
 }

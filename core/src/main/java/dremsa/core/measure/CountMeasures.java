@@ -3,6 +3,7 @@ package dremsa.core.measure;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The loose measures of a kitchen, each with a stated size that a household may change: pinch,
@@ -79,5 +80,15 @@ public final class CountMeasures {
 
   private static KitchenMeasure piece(String id) {
     return new KitchenMeasure(id, id, Dimension.COUNT, 1);
+  }
+
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof CountMeasures same && byId.equals(same.byId);
+  }
+
+  @Override
+  public int hashCode() {
+    return byId.hashCode();
   }
 }

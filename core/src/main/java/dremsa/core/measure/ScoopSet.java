@@ -3,6 +3,7 @@ package dremsa.core.measure;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The spoons, cups and jugs a kitchen owns, and the rounding of an amount to them: at most four
@@ -95,6 +96,16 @@ public final class ScoopSet {
       }
     }
     return search.best();
+  }
+
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof ScoopSet same && scoops.equals(same.scoops);
+  }
+
+  @Override
+  public int hashCode() {
+    return scoops.hashCode();
   }
 
   private final class Search {

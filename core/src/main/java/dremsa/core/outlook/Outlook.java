@@ -57,6 +57,25 @@ public record Outlook(
   /** Before the name of a landmark: the minute at which it is reached. */
   public static final String REACHED = "reached:";
 
+  /**
+   * The runs around a batch, each figure at its ends: they hang on no day, and are most of the
+   * work.
+   *
+   * @param around the middle of them
+   */
+  public record Runs(Prediction around, List<Moved<Prediction>> moved) {
+    public Runs {
+      moved = List.copyOf(moved);
+    }
+
+    /** Makes them. */
+    public static Runs of(Brew brew, double scale, VesselChoice vessels, Facts facts) {
+      return new Runs(
+          Ranges.coarse(brew, scale, vessels, facts),
+          Ranges.moved(brew, scale, vessels, facts, run -> run));
+    }
+  }
+
   /** A run and how long its brew keeps. */
   private record Judged(Prediction prediction, Keeping.Lasting lasting) {}
 
@@ -78,10 +97,26 @@ public record Outlook(
       Facts facts,
       Prediction prediction,
       Keeping keeping) {
+    return of(brew, prediction, keeping, Runs.of(brew, scale, vessels, facts));
+  }
+
+  /**
+   * Works the ranges of a batch out of runs that were made already.
+   *
+   * @param runs of the same brew, scale, vessels and facts
+   */
+  public static Outlook of(Brew brew, Prediction prediction, Keeping keeping, Runs runs) {
     Judged middle = judged(brew, prediction, keeping);
-    Judged around = judged(brew, Ranges.coarse(brew, scale, vessels, facts), keeping);
-    List<Moved<Judged>> moved =
-        new ArrayList<>(Ranges.moved(brew, scale, vessels, facts, p -> judged(brew, p, keeping)));
+    Judged around = judged(brew, runs.around(), keeping);
+    List<Moved<Judged>> moved = new ArrayList<>();
+    for (Moved<Prediction> each : runs.moved()) {
+      moved.add(
+          new Moved<>(
+              each.what(),
+              each.figure(),
+              judged(brew, each.low(), keeping),
+              judged(brew, each.high(), keeping)));
+    }
     for (Assumption.Moved each : Assumption.moved(brew, around.prediction(), keeping)) {
       moved.add(
           new Moved<>(

@@ -35,6 +35,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -138,6 +139,7 @@ class PredictionController {
                         @ExampleObject(name = "a gel of a wanted thickness", value = THICK)
                       })))
   @WithoutTurn
+  @Transactional(readOnly = true)
   @PostMapping("/api/predictions")
   PredictionJson predict(
       @AuthenticationPrincipal Member member, @Valid @RequestBody Question question) {

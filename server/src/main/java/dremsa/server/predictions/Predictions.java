@@ -31,6 +31,12 @@ import org.springframework.stereotype.Service;
 /** Judges a predicted batch and gathers everything that a screen shows of it. */
 @Service
 public class Predictions {
+  private final WarmRuns warm;
+
+  Predictions(WarmRuns warm) {
+    this.warm = warm;
+  }
+
   /**
    * A batch: what is brewed, in which size and vessels, with what is known of it.
    *
@@ -129,13 +135,7 @@ public class Predictions {
       Batched batch, Asked asked, Fill fill, Verdict verdict, List<PredictionJson.WayJson> ways) {
     Outlook outlook =
         asked.withRanges()
-            ? Outlook.of(
-                batch.brew(),
-                batch.scale(),
-                batch.vessels(),
-                batch.facts(),
-                batch.prediction(),
-                asked.keeping())
+            ? Outlook.of(batch.brew(), batch.prediction(), asked.keeping(), warm.runs(batch))
             : Outlook.none();
     return PredictionJson.of(
         batch.brew(),
