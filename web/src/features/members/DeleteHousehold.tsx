@@ -26,7 +26,8 @@ export function DeleteHousehold({ name }: { name: string }) {
     >
       <p>
         {name} goes with everything in it: formulas, batches, bottles, photos, people, and all who
-        sign in. It cannot be taken back. Take a last backup first:
+        sign in. It cannot be taken back. Backups that Dremsa made by itself stay in their folder
+        until somebody deletes them. Take a last one first:
       </p>
       <div>
         <Button variant="outline" component="a" href="/api/backup.zip" download>

@@ -10,9 +10,9 @@ import org.apache.commons.codec.digest.DigestUtils;
  * which only the hash is kept. In the alphabet none looks like another.
  */
 public final class Code {
-  /** RFC 4648's, but for the digits: 2 to 7 stay, so that neither 0 and O nor 1, I and L meet. */
   private static final int BYTES = 10;
 
+  /** Of five bits each, in the alphabet of RFC 4648, which has no 0, 1 and 8. */
   private static final int LENGTH = 12;
   private static final int GROUP = 4;
   private static final SecureRandom RANDOM = new SecureRandom();

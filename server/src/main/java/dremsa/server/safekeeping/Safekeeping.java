@@ -109,17 +109,18 @@ class Safekeeping {
   /** Makes a household's, if it is due. */
   void keepIfDue(UUID id) {
     Household household = households.of(id);
-    if (due(household)) {
+    State state = state(id);
+    Instant now = households.now(household);
+    if (state.triedAt() == null) {
+      // The first try is still to come: the warning counts from now.
+      turns.take(id, () -> warn(household, now));
+    }
+    if (due(household, state, now)) {
       keep(household);
     }
   }
 
-  private boolean due(Household household) {
-    Instant now = households.now(household);
-    State state = state(household.id());
-    if (state.triedAt() == null) {
-      warnLater(household, now);
-    }
+  private static boolean due(Household household, State state, Instant now) {
     if (state.why() != null
         && state.triedAt() != null
         && now.isBefore(state.triedAt().plus(AGAIN))) {
@@ -173,11 +174,6 @@ class Safekeeping {
         at,
         words,
         good);
-  }
-
-  /** The first try is still to come: the warning counts from now. */
-  private void warnLater(Household household, Instant now) {
-    turns.take(household.id(), () -> warn(household, now));
   }
 
   private void warn(Household household, Instant good) {
