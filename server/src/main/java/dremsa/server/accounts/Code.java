@@ -14,6 +14,7 @@ public final class Code {
 
   /** Of five bits each, in the alphabet of RFC 4648, which has no 0, 1 and 8. */
   private static final int LENGTH = 12;
+
   private static final int GROUP = 4;
   private static final SecureRandom RANDOM = new SecureRandom();
 
