@@ -243,6 +243,7 @@ export const keys = {
   invitations: ['household', 'invitations'] as const,
   signedIn: ['household', 'signed-in'] as const,
   recovery: ['household', 'recovery'] as const,
+  passkeys: ['household', 'passkeys'] as const,
   audit: ['household', 'audit'] as const,
   cooling: (id: string, version: number) => ['household', 'cooling', id, version] as const,
 };

@@ -2527,6 +2527,92 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/passkey": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Come in with a passkey */
+        post: operations["comeIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/passkey/options": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the device has to be asked to come in with a passkey */
+        post: operations["ask_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/passkeys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The passkeys of whoever asks */
+        get: operations["all_2"];
+        put?: never;
+        /** Keep the passkey that the device made */
+        post: operations["add_5"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/passkeys/options": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the device has to be asked to make a passkey */
+        post: operations["ask_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/passkeys/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a passkey away; it opens nothing any more */
+        delete: operations["remove_5"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/password": {
         parameters: {
             query?: never;
@@ -2761,7 +2847,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Take a trial away */
-        delete: operations["remove_5"];
+        delete: operations["remove_6"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2907,7 +2993,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["ask_1"];
+        put: operations["ask_3"];
         post?: never;
         delete: operations["leave_1"];
         options?: never;
@@ -3038,7 +3124,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             /** @enum {string} */
-            what: "HOUSEHOLD_MADE" | "SIGNED_IN" | "WRONG_PASSWORD" | "SIGNED_OUT_ELSEWHERE" | "PASSWORD_CHANGED" | "PASSWORD_RECOVERED" | "RECOVERY_CODES_MADE" | "INVITED" | "INVITATION_TAKEN_BACK" | "JOINED" | "ROLE_CHANGED" | "TAKEN_AWAY" | "LEFT" | "BACKUP_FETCHED" | "RESTORED" | "HOUSEHOLD_DELETED";
+            what: "HOUSEHOLD_MADE" | "SIGNED_IN" | "WRONG_PASSWORD" | "SIGNED_OUT_ELSEWHERE" | "PASSWORD_CHANGED" | "PASSWORD_RECOVERED" | "RECOVERY_CODES_MADE" | "PASSKEY_ADDED" | "PASSKEY_TAKEN_AWAY" | "INVITED" | "INVITATION_TAKEN_BACK" | "JOINED" | "ROLE_CHANGED" | "TAKEN_AWAY" | "LEFT" | "BACKUP_FETCHED" | "RESTORED" | "HOUSEHOLD_DELETED";
             who?: string;
             address?: string;
             about: string;
@@ -3638,6 +3724,11 @@ export interface components {
             name: string;
             /** Format: double */
             battery?: number;
+        };
+        DeviceAnswer: {
+            credential: {
+                [key: string]: unknown;
+            };
         };
         DeviceTable: {
             devices: components["schemas"]["Device"][];
@@ -5039,6 +5130,17 @@ export interface components {
             version: number;
             /** Format: double */
             minutes: number;
+        };
+        PasskeyForm: {
+            password: string;
+        };
+        PasskeyView: {
+            id: string;
+            label: string;
+            /** Format: date-time */
+            madeAt: string;
+            /** Format: date-time */
+            usedAt: string;
         };
         PasswordForm: {
             old: string;
@@ -12689,6 +12791,194 @@ export interface operations {
             };
         };
     };
+    comeIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeviceAnswer"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ask_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    all_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PasskeyView"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeviceAnswer"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PasskeyView"][];
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ask_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasskeyForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem detail (RFC 9457) */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     change_3: {
         parameters: {
             query?: never;
@@ -13232,7 +13522,7 @@ export interface operations {
             };
         };
     };
-    remove_5: {
+    remove_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -13561,7 +13851,7 @@ export interface operations {
             };
         };
     };
-    ask_1: {
+    ask_3: {
         parameters: {
             query?: never;
             header?: never;

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, keys } from '../../api/client';
 import { said } from '../../kit/fields';
+import { comeInByPasskey, passkeyPlace, saidByDevice } from '../../kit/passkey';
 import { BottlePicture } from '../../signature/BottlePicture';
 import { usePending } from '../bench/useTaps';
 import './accounts.css';
@@ -27,7 +28,9 @@ export function SignIn({ demo, signUp }: { demo: boolean; signUp: boolean }) {
     mutationFn: () => ask(api.POST('/api/session/demo')),
     onSuccess: enter,
   });
-  const error = signIn.error ?? look.error;
+  const byPasskey = useMutation({ mutationFn: comeInByPasskey, onSuccess: enter });
+  const onDevice = saidByDevice(byPasskey.error);
+  const error = signIn.error ?? look.error ?? (onDevice ? undefined : byPasskey.error);
   return (
     <main className="page reading" id="main">
       <div className="two door">
@@ -66,10 +69,24 @@ export function SignIn({ demo, signUp }: { demo: boolean; signUp: boolean }) {
             required
           />
           <Trouble error={error} fields={['signIn', 'password']} />
+          {onDevice && (
+            <p className="trouble" role="alert">
+              {onDevice}
+            </p>
+          )}
           <div className="row">
             <Button type="submit" loading={signIn.isPending}>
               Come in
             </Button>
+            {passkeyPlace() === 'here' && (
+              <Button
+                variant="outline"
+                onClick={() => byPasskey.mutate()}
+                loading={byPasskey.isPending}
+              >
+                With a passkey
+              </Button>
+            )}
             {signUp && (
               <Button variant="outline" component={Link} to="/new-household">
                 Make a household

@@ -11,6 +11,8 @@ const SAID: Record<AuditLine['what'], string> = {
   PASSWORD_CHANGED: 'changed the password',
   PASSWORD_RECOVERED: 'set a new password with a recovery code',
   RECOVERY_CODES_MADE: 'made recovery codes',
+  PASSKEY_ADDED: 'made a passkey',
+  PASSKEY_TAKEN_AWAY: 'took a passkey away',
   INVITED: 'invited somebody',
   INVITATION_TAKEN_BACK: 'took an invitation back',
   JOINED: 'came in by an invitation',

@@ -1,13 +1,13 @@
-import { Button, PasswordInput } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, keys } from '../../api/client';
 import { useHousehold, useSession } from '../../api/queries';
-import { said } from '../../kit/fields';
 import { useFormat } from '../../kit/format';
 import { Trouble } from '../../kit/Trouble';
 import './members.css';
+import { YourPassword } from './YourPassword';
 
 /** Codes for a forgotten password, shown once, to be printed. */
 export function CodesPage() {
@@ -60,14 +60,7 @@ export function CodesPage() {
           }}
         >
           <p>Eight codes to print and put where you keep papers. They replace codes made before.</p>
-          <PasswordInput
-            label="Your password"
-            value={password}
-            onChange={(e) => setPassword(e.currentTarget.value)}
-            error={said(make.error, 'password')}
-            autoComplete="current-password"
-            required
-          />
+          <YourPassword value={password} onChange={setPassword} error={make.error} />
           <Trouble error={make.error} fields={['password']} />
           <div>
             <Button type="submit" loading={make.isPending}>

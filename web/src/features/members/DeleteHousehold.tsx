@@ -1,9 +1,9 @@
-import { Button, PasswordInput } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, keys } from '../../api/client';
-import { said } from '../../kit/fields';
 import { Trouble } from '../../kit/Trouble';
+import { YourPassword } from './YourPassword';
 
 /** Deletes all there is, after a last backup was offered. */
 export function DeleteHousehold({ name }: { name: string }) {
@@ -34,14 +34,7 @@ export function DeleteHousehold({ name }: { name: string }) {
           Everything in one file
         </Button>
       </div>
-      <PasswordInput
-        label="Your password"
-        value={password}
-        onChange={(e) => setPassword(e.currentTarget.value)}
-        error={said(end.error, 'password')}
-        autoComplete="current-password"
-        required
-      />
+      <YourPassword value={password} onChange={setPassword} error={end.error} />
       <Trouble error={end.error} fields={['password']} />
       <div>
         <Button type="submit" color="madder" loading={end.isPending}>

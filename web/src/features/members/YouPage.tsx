@@ -1,4 +1,4 @@
-import { Button, PasswordInput, TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -10,15 +10,18 @@ import { useFormat } from '../../kit/format';
 import { ROLES } from '../../kit/role';
 import { Failed, Waiting } from '../../kit/states';
 import { Trouble } from '../../kit/Trouble';
+import { Passkeys } from './Passkeys';
 import { PasswordForm, SignOut } from './PasswordForm';
 import './members.css';
-import { useRecoveryCodes, useSignedInDevices, type SignedIn } from './queries';
+import { YourPassword } from './YourPassword';
+import { usePasskeys, useRecoveryCodes, useSignedInDevices, type SignedIn } from './queries';
 
 /** Whoever is signed in: how they are called, where they are signed in, how they get back in. */
 export function YouPage() {
   const session = useSession();
   const codes = useRecoveryCodes();
   const devices = useSignedInDevices();
+  const passkeys = usePasskeys();
   if (!session.data?.signIn) return <Waiting />;
   const { called, role, signIn } = session.data;
   const left = codes.data?.left;
@@ -44,6 +47,13 @@ export function YouPage() {
         </Fold>
         <Fold id="password" title="Password">
           <PasswordForm />
+        </Fold>
+        <Fold
+          id="passkeys"
+          title="Passkeys"
+          says={passkeys.data && (passkeys.data.length === 0 ? 'none' : `${passkeys.data.length}`)}
+        >
+          <Passkeys />
         </Fold>
         <Fold
           id="codes"
@@ -185,14 +195,7 @@ function LeaveForm() {
         Your sign-in is deleted, and the record names you no more. What you brewed belongs to the
         household and stays.
       </p>
-      <PasswordInput
-        label="Your password"
-        value={password}
-        onChange={(e) => setPassword(e.currentTarget.value)}
-        error={said(leave.error, 'password')}
-        autoComplete="current-password"
-        required
-      />
+      <YourPassword value={password} onChange={setPassword} error={leave.error} />
       <Trouble error={leave.error} fields={['password']} />
       <div>
         <Button type="submit" color="madder" variant="outline" loading={leave.isPending}>

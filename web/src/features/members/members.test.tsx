@@ -241,6 +241,7 @@ describe('you', () => {
   ];
   const ANSWERS: Answers = {
     'GET /api/session/devices': DEVICES,
+    'GET /api/session/passkeys': [],
     'GET /api/session/recovery-codes': { left: 7, madeAt: OPEN.until },
   };
 

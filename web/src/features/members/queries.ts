@@ -23,6 +23,9 @@ export const useRecoveryCodes = () =>
     queryFn: () => ask(api.GET('/api/session/recovery-codes')),
   });
 
+export const usePasskeys = () =>
+  useQuery({ queryKey: keys.passkeys, queryFn: () => ask(api.GET('/api/session/passkeys')) });
+
 /** Who came in, the newest first, page by page. */
 export const useAudit = () =>
   useInfiniteQuery({

@@ -22,6 +22,7 @@ import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
+import org.openqa.selenium.virtualauthenticator.VirtualAuthenticatorOptions;
 
 /** Headless Chromium with the words of a person: see, tap, type. */
 final class Browser implements AutoCloseable {
@@ -224,6 +225,16 @@ final class Browser implements AutoCloseable {
     new Actions(driver).clickAndHold(what).moveByOffset(right, 0).release().perform();
   }
 
+  /** From now on the device keeps passkeys, and its owner shows it their finger each time. */
+  void holdsPasskeys() {
+    driver.addVirtualAuthenticator(
+        new VirtualAuthenticatorOptions()
+            .setTransport(VirtualAuthenticatorOptions.Transport.INTERNAL)
+            .setHasResidentKey(true)
+            .setHasUserVerification(true)
+            .setIsUserVerified(true));
+  }
+
   /** Cuts the line to the server, or mends it. */
   void offline(boolean cut) {
     driver.executeCdpCommand("Network.enable", Map.of());
@@ -292,6 +303,7 @@ final class Browser implements AutoCloseable {
   }
 
   /** Axe finds nothing wrong on this view. */
+  @SuppressWarnings("deprecation") // Its other way opens a second window.
   void isAccessible(String view) {
     // In this window: one opened beside it is lost when another browser comes to the front, and
     // there are no frames to look into.

@@ -45,6 +45,8 @@ class SqlAtHomeTest {
           Map.entry("idempotency", "http"),
           Map.entry("invitation", "members"),
           Map.entry("recovery_code", "members"),
+          Map.entry("user_entities", "passkeys"),
+          Map.entry("user_credentials", "passkeys"),
           Map.entry("audit", "audit"),
           Map.entry("table_import", "tables"),
           Map.entry("kept_backup", "safekeeping"),

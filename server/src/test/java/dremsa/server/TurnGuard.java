@@ -50,6 +50,8 @@ class TurnGuard {
           "push_subscription",
           "push_delivery",
           "recovery_code",
+          "user_entities",
+          "user_credentials",
           "audit",
           "account");
 

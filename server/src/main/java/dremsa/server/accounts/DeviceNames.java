@@ -7,7 +7,7 @@ import ua_parser.Parser;
 
 /** What a browser says of itself, in words that its owner knows it by. */
 @Component
-class DeviceNames {
+public class DeviceNames {
   private static final String UNKNOWN = "A device";
   private static final String OTHER = "Other";
   private static final int LONGEST = 400;
@@ -23,7 +23,7 @@ class DeviceNames {
   }
 
   /** Such as "Firefox on Android"; "A device" where nothing of it is known. */
-  String of(@Nullable String userAgent) {
+  public String of(@Nullable String userAgent) {
     if (userAgent == null || userAgent.isBlank()) {
       return UNKNOWN;
     }

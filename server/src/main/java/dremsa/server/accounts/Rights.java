@@ -23,6 +23,8 @@ final class Rights {
     "/api/session",
     "/api/session/demo",
     "/api/session/recovery",
+    "/api/session/passkey",
+    "/api/session/passkey/options",
     "/api/joining",
     "/api/joining/look"
   };
