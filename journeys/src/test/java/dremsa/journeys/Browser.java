@@ -26,7 +26,7 @@ import org.openqa.selenium.virtualauthenticator.VirtualAuthenticatorOptions;
 
 /** Headless Chromium with the words of a person: see, tap, type. */
 final class Browser implements AutoCloseable {
-  static final Duration PATIENCE = Duration.ofSeconds(25);
+  static final Duration PATIENCE = Duration.ofSeconds(60);
 
   private final ChromeDriver driver;
   private final String address;

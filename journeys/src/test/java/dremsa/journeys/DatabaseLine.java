@@ -24,12 +24,16 @@ final class DatabaseLine implements AutoCloseable {
     try (ServerSocket free = new ServerSocket(0)) {
       this.port = free.getLocalPort();
     }
-    this.url = "jdbc:mariadb://127.0.0.1:" + port + target.getPath();
+    this.url =
+        "jdbc:mariadb://127.0.0.1:"
+            + port
+            + target.getPath()
+            + (target.getQuery() == null ? "" : "?" + target.getQuery());
     mend();
   }
 
   static DatabaseLine open() throws IOException {
-    return new DatabaseLine(System.getenv("DREMSA_TEST_DB_URL"));
+    return new DatabaseLine(ServerProcess.Database.ofTheTests().url());
   }
 
   String url() {

@@ -13,6 +13,9 @@ import java.util.concurrent.locks.LockSupport;
 
 /** The packaged server as a process of its own, so that it can be killed for real. */
 final class ServerProcess implements AutoCloseable {
+  /** Which of the processes that run journeys side by side this is, from 1. */
+  static final String FORK = System.getProperty("dremsa.fork", "1");
+
   private final int port;
   private final Database database;
   private final List<String> more;
@@ -26,9 +29,13 @@ final class ServerProcess implements AutoCloseable {
 
   /** Where a database is, and who may use it. */
   record Database(String url, String user, String password) {
-    /** The one of all tests. */
+    /** The one of all tests that run in this process; those in another have one of their own. */
     static Database ofTheTests() {
-      return at(System.getenv("DREMSA_TEST_DB_URL"));
+      String url = System.getenv("DREMSA_TEST_DB_URL");
+      if (url == null) {
+        throw new IllegalStateException("The journeys need a MariaDB: run ./dremsa test.");
+      }
+      return at(FORK.equals("1") ? url : url + "_" + FORK + "?createDatabaseIfNotExist=true");
     }
 
     /** The one of all tests, found elsewhere. */
@@ -64,9 +71,6 @@ final class ServerProcess implements AutoCloseable {
   }
 
   private void launch(String demo) throws IOException {
-    if (System.getenv("DREMSA_TEST_DB_URL") == null) {
-      throw new IllegalStateException("The journeys need a MariaDB: run ./dremsa test.");
-    }
     ProcessBuilder builder = new ProcessBuilder(PackagedServer.command());
     builder
         .command()

@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterAll;
@@ -106,15 +107,22 @@ class HouseholdsMeasure {
               table.getValue().toString().getBytes(java.nio.charset.StandardCharsets.UTF_8));
       assertThat(read.at("/kept").asBoolean()).as(read.body().toString()).isTrue();
     }
-    assertThat(owner.post("/api/batches", question()).status()).isLessThan(300);
+    assertThat(owner.post("/api/batches", question(400)).status()).isLessThan(300);
   }
 
-  private static Map<String, Object> question() {
+  private static final AtomicInteger AMOUNT = new AtomicInteger();
+
+  /** As while somebody drags: no amount comes a second time soon. */
+  private static Map<String, Object> next() {
+    return question(300 + AMOUNT.incrementAndGet() % 10_000 / 50.0);
+  }
+
+  private static Map<String, Object> question(double millilitres) {
     return Map.of(
         "formulaId",
         "lemon-balm-spray",
         "target",
-        Map.of("kind", "VOLUME", "amount", Map.of("value", 400, "unit", "ml")));
+        Map.of("kind", "VOLUME", "amount", Map.of("value", millilitres, "unit", "ml")));
   }
 
   /** More households, each a copy of the first with ids of its own. */
@@ -179,16 +187,18 @@ class HouseholdsMeasure {
         + "'";
   }
 
-  private static final Map<String, Supplier<Visitor.Answer>> ASKED = new LinkedHashMap<>();
+  private static final Map<String, Supplier<Visitor.File>> ASKED = new LinkedHashMap<>();
 
   static {
-    ASKED.put("health", () -> owner.get("/actuator/health"));
-    ASKED.put("shelf", () -> owner.get("/api/bottles"));
-    ASKED.put("bench", () -> owner.get("/api/batches/running"));
-    ASKED.put("predictions", () -> owner.post("/api/predictions", question()));
+    ASKED.put("health", () -> owner.file("/actuator/health"));
+    ASKED.put("shelf", () -> owner.file("/api/bottles"));
+    ASKED.put("bench", () -> owner.file("/api/batches/running"));
+    ASKED.put("predictions", () -> owner.postFor("/api/predictions", question(400)));
+    ASKED.put(
+        "predictions of another amount each", () -> owner.postFor("/api/predictions", next()));
   }
 
-  private static long nanos(Supplier<Visitor.Answer> request) {
+  private static long nanos(Supplier<Visitor.File> request) {
     long begin = System.nanoTime();
     assertThat(request.get().status()).isEqualTo(200);
     return System.nanoTime() - begin;
@@ -231,7 +241,7 @@ class HouseholdsMeasure {
     }
   }
 
-  private static List<Long> repeat(int times, Supplier<Visitor.Answer> request) {
+  private static List<Long> repeat(int times, Supplier<Visitor.File> request) {
     List<Long> all = new ArrayList<>();
     for (int i = 0; i < times; i++) {
       all.add(nanos(request));

@@ -114,6 +114,19 @@ public final class Visitor {
     return fetched(HttpRequest.newBuilder(URI.create(address + path)).build());
   }
 
+  /** Asks, and leaves the answer unread. */
+  public File postFor(String path, Object body) {
+    if (token().isEmpty()) {
+      get("/api/session");
+    }
+    return fetched(
+        HttpRequest.newBuilder(URI.create(address + path))
+            .header("Content-Type", "application/json")
+            .header("X-XSRF-TOKEN", token())
+            .POST(BodyPublishers.ofString(JSON.writeValueAsString(body)))
+            .build());
+  }
+
   private File fetched(HttpRequest request) {
     try {
       HttpResponse<byte[]> answer = http.send(request, HttpResponse.BodyHandlers.ofByteArray());

@@ -120,6 +120,30 @@ public class Households {
     jdbc.update("delete from household where id = ?", household.toString());
   }
 
+  /**
+   * How far a household has come, and what time it is there.
+   *
+   * @param revision another after every turn of a writer; the same means that nothing was written
+   */
+  public record Moment(long revision, Instant now) {}
+
+  /** In one question, for those who have the rest of the answer already. */
+  public Moment moment(UUID household) {
+    return jdbc
+        .query(
+            "select revision, clock_offset_seconds from household where id = ?",
+            (row, n) -> new Moment(row.getLong(1), now(row.getLong(2))),
+            household.toString())
+        .stream()
+        .findFirst()
+        .orElseThrow(() -> Problem.notFound("household"));
+  }
+
+  private Instant now(long offsetSeconds) {
+    Instant now = clock.instant();
+    return movableClock ? now.plusSeconds(offsetSeconds) : now;
+  }
+
   /** What day it is in a household. */
   public LocalDate today(Household household) {
     return household.day(now(household));
@@ -132,8 +156,7 @@ public class Households {
 
   /** The time for a household: the clock's, moved where a test moved it. */
   public Instant now(Household household) {
-    Instant now = clock.instant();
-    return movableClock ? now.plusSeconds(household.clockOffsetSeconds()) : now;
+    return now(household.clockOffsetSeconds());
   }
 
   public Instant now(UUID household) {
