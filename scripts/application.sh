@@ -368,6 +368,7 @@ command_bench() {
   java -Xmx512m -cp "$classes" dremsa.bench.PlanReport
   java -Xmx512m -cp "$classes" dremsa.bench.LearnReport
   measure_server
+  measure_cluster
 }
 
 # How long the shelf takes beside a long history, and a backup with many photos; reported, not judged.
@@ -376,4 +377,12 @@ measure_server() {
   test_database
   (cd "$ROOT" && mvn -B -q -ntp -pl core,devices,web,server test -Dweb.test.skip=true -Dexec.skip=true -Djacoco.skip=true \
     -Dspotless.check.skip=true -Dtest=ShelfMeasure,BackupMeasure,PracticeMeasure,HouseholdsMeasure -Dsurefire.failIfNoSpecifiedTests=false -Ddremsa.measure=true)
+}
+
+# Two instances on three nodes: what conflicting writers get done, and how soon it serves again after kills.
+measure_cluster() {
+  need_packages "${DATABASE_PACKAGES[@]}" "${CLUSTER_PACKAGES[@]}"
+  (cd "$ROOT" && mvn -B -ntp -pl core,devices,web,server,journeys verify -Dweb.test.skip=true -Djacoco.skip=true \
+    -Dspotless.check.skip=true -Dtest=ClusterTest -Dsurefire.failIfNoSpecifiedTests=false -Ddremsa.cluster.kills="${DREMSA_KILLS:-10}") \
+    | grep -E '^cluster, |Tests run:.*ClusterTest|ERROR'
 }

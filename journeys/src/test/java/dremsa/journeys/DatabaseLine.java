@@ -24,11 +24,7 @@ final class DatabaseLine implements AutoCloseable {
     try (ServerSocket free = new ServerSocket(0)) {
       this.port = free.getLocalPort();
     }
-    this.url =
-        "jdbc:mariadb://127.0.0.1:"
-            + port
-            + target.getPath()
-            + (target.getQuery() == null ? "" : "?" + target.getQuery());
+    this.url = "jdbc:mariadb://127.0.0.1:" + port + target.getPath();
     mend();
   }
 

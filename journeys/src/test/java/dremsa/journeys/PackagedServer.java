@@ -13,7 +13,7 @@ import java.util.concurrent.TimeUnit;
  * the classes that its first start loaded. What it does is the same.
  */
 final class PackagedServer {
-  private static final Path HOME = Path.of("target", "server-" + ServerProcess.FORK);
+  private static final Path HOME = Path.of("target", "server");
   private static final Path CLASSES = HOME.resolve("classes.lst");
   private static final Path ARCHIVE = HOME.resolve("classes.jsa");
 

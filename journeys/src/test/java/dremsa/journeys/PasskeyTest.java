@@ -4,6 +4,8 @@ import org.junit.jupiter.api.Test;
 
 /** A passkey in a real browser: made on a phone, used at the door, taken away. */
 class PasskeyTest {
+  private final String name = "p" + System.nanoTime();
+
   @Test
   void thePhoneStandsForThePassword() throws Exception {
     try (ServerProcess server = ServerProcess.start("reset")) {
@@ -33,7 +35,7 @@ class PasskeyTest {
         phone.tap("With a passkey");
         phone.seeNot("Come in");
         phone.go("/you#passkeys");
-        phone.see("You sign in as fern.");
+        phone.see("You sign in as " + name);
 
         phone.tap("Take away");
         phone.seeNot("last used");
@@ -45,10 +47,10 @@ class PasskeyTest {
     }
   }
 
-  private static void household(Browser phone) {
+  private void household(Browser phone) {
     phone.go("/new-household");
     phone.type("What is it called?", "Fern's kitchen");
-    phone.type("Your sign-in name", "fern");
+    phone.type("Your sign-in name", name);
     phone.type("A password, 8 characters or more", "rain on the roof");
     phone.tap("Make it and choose a brew");
     phone.seeNot("Your sign-in name");

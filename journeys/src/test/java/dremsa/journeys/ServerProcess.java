@@ -13,9 +13,6 @@ import java.util.concurrent.locks.LockSupport;
 
 /** The packaged server as a process of its own, so that it can be killed for real. */
 final class ServerProcess implements AutoCloseable {
-  /** Which of the processes that run journeys side by side this is, from 1. */
-  static final String FORK = System.getProperty("dremsa.fork", "1");
-
   private final int port;
   private final Database database;
   private final List<String> more;
@@ -29,13 +26,13 @@ final class ServerProcess implements AutoCloseable {
 
   /** Where a database is, and who may use it. */
   record Database(String url, String user, String password) {
-    /** The one of all tests that run in this process; those in another have one of their own. */
+    /** The one of all tests. */
     static Database ofTheTests() {
       String url = System.getenv("DREMSA_TEST_DB_URL");
       if (url == null) {
         throw new IllegalStateException("The journeys need a MariaDB: run ./dremsa test.");
       }
-      return at(FORK.equals("1") ? url : url + "_" + FORK + "?createDatabaseIfNotExist=true");
+      return at(url);
     }
 
     /** The one of all tests, found elsewhere. */
