@@ -19,6 +19,8 @@ import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /**
  * Two instances, each at another node of a cluster of three: one household at both, and then an
@@ -138,17 +140,28 @@ class ClusterTest {
   }
 
   /** Locks do not span nodes: who lost at the commit does it again, and nobody is told. */
-  @Test
+  @ParameterizedTest
   @Order(4)
-  void writersOfOneHouseholdAtTwoNodesLoseAndDoubleNothing() throws Exception {
-    Work work = new Work(Caller.withHousehold(one.address()));
+  @CsvSource({"1,1", "6,1", "1,2", "6,2"})
+  void noWriterLosesOrDoublesAnything(int households, int nodes) throws Exception {
+    List<Caller> owners = new ArrayList<>();
+    for (int i = 0; i < households; i++) {
+      owners.add(Caller.withHousehold(one.address()));
+    }
+    Work work = new Work(owners, nodes);
     work.begin();
     LockSupport.parkNanos(TimeUnit.SECONDS.toNanos(SECONDS));
     work.end();
     System.out.printf(
-        "cluster, %d writers of one household at two nodes, %d s: %d taken, %d tried again,"
+        "cluster, %d writers, %d households, %d nodes, %d s: %d taken, %d tried again,"
             + " longest gap %d ms%n",
-        WRITERS, SECONDS, work.taken.size(), work.again.get(), work.longestGapMs());
+        WRITERS,
+        households,
+        nodes,
+        SECONDS,
+        work.taken.size(),
+        work.again.get(),
+        work.longestGapMs());
     work.nothingIsLostOrDoubled();
   }
 
@@ -156,7 +169,7 @@ class ClusterTest {
   @Order(5)
   void anInstanceAndANodeAreKilledAndNothingAcknowledgedIsLost() throws Exception {
     for (int i = 0; i < KILLS; i++) {
-      Work work = new Work(Caller.withHousehold(one.address()));
+      Work work = new Work(List.of(Caller.withHousehold(one.address())), 2);
       work.begin();
       work.await(3 * WRITERS);
       two.kill();
@@ -178,10 +191,11 @@ class ClusterTest {
     }
   }
 
-  /** Phones that write to one run, at both instances, and send again what was not acknowledged. */
+  /** Phones that write to a run of each household, and send again what was not acknowledged. */
   private static final class Work {
-    private final Caller owner;
-    private final String run;
+    private final List<Caller> owners;
+    private final List<String> runs = new ArrayList<>();
+    private final int nodes;
     private final AtomicBoolean over = new AtomicBoolean();
     private final Queue<String> taken = new ConcurrentLinkedQueue<>();
     private final Queue<String> odd = new ConcurrentLinkedQueue<>();
@@ -190,9 +204,15 @@ class ClusterTest {
     private final AtomicLong longest = new AtomicLong();
     private final List<Thread> phones = new ArrayList<>();
 
-    Work(Caller owner) throws IOException {
-      this.owner = owner;
-      this.run = run(owner);
+    /**
+     * @param nodes so many of the two instances are written to
+     */
+    Work(List<Caller> owners, int nodes) throws IOException {
+      this.owners = owners;
+      this.nodes = nodes;
+      for (Caller owner : owners) {
+        runs.add(run(owner));
+      }
     }
 
     void begin() {
@@ -207,15 +227,16 @@ class ClusterTest {
 
     private void phone(int number) {
       List<String> doors =
-          number % 2 == 0
+          number % nodes == 0
               ? List.of(one.address(), two.address())
               : List.of(two.address(), one.address());
-      Caller caller = owner.elsewhere(doors.get(0));
+      Caller caller = owners.get(number % owners.size()).elsewhere(doors.get(0));
+      String run = runs.get(number % owners.size());
       for (int i = 0; !over.get(); i++) {
         String words = "w" + number + "-" + i;
         String key = UUID.randomUUID().toString();
         for (int tries = 0; ; tries++) {
-          int status = tried(caller, words, key);
+          int status = tried(caller, run, words, key);
           if (status == 200) {
             acknowledged(words);
             break;
@@ -235,7 +256,7 @@ class ClusterTest {
       }
     }
 
-    private int tried(Caller caller, String words, String key) {
+    private static int tried(Caller caller, String run, String words, String key) {
       try {
         return caller.post(run + "/entries", Map.of("kind", "NOTE", "words", words), key).status();
       } catch (IOException e) {
@@ -276,7 +297,10 @@ class ClusterTest {
 
     void nothingIsLostOrDoubled() throws IOException {
       assertThat(odd).isEmpty();
-      List<String> kept = notes(owner.elsewhere(one.address()), run);
+      List<String> kept = new ArrayList<>();
+      for (int i = 0; i < runs.size(); i++) {
+        kept.addAll(notes(owners.get(i).elsewhere(one.address()), runs.get(i)));
+      }
       assertThat(kept).doesNotHaveDuplicates().containsAll(taken);
     }
   }
