@@ -39,7 +39,7 @@ class_arguments() {
 # archive_classes: makes that archive while the application serves, when nothing else wants the processor.
 archive_classes() {
   [ ! -f "$CLASSES.jsa" ] && [ -f "$CLASSES.lst" ] || return 0
-  nice -n 19 java -Xshare:dump -Xmx512m -XX:SharedClassListFile="$CLASSES.lst" -XX:SharedArchiveFile="$CLASSES.part" \
+  nice -n 19 java -Xshare:dump -XX:+UseSerialGC -Xmx512m -XX:SharedClassListFile="$CLASSES.lst" -XX:SharedArchiveFile="$CLASSES.part" \
     -jar "$HOME_DIR/app/server-$VERSION-exec.jar" >"$HOME_DIR/classes.log" 2>&1 9>&- && mv -f "$CLASSES.part" "$CLASSES.jsa" || true
 }
 
@@ -152,6 +152,11 @@ command_restore() {
   say "It is a household of its own: nothing that was here is changed. Choose a password of your own after signing in."
 }
 
+# For a small machine: a collector that keeps the heap no larger than it has to be, and the compiler that takes most
+# of the processor later, so that it does not do so while all else is waiting for the start.
+JAVA_ARGUMENTS=(-XX:+UseSerialGC -XX:Tier4InvocationThreshold=20000 -XX:Tier4MinInvocationThreshold=4000 \
+  -XX:Tier4CompileThreshold=40000 -XX:Tier4BackEdgeThreshold=160000)
+
 # run_app ARGUMENT ...: starts the application in the background; its process id goes to APP_PID and app.pid.
 # It ends by itself when its memory is exhausted, rather than hang; watch_app brings it back.
 run_app() {
@@ -161,8 +166,8 @@ run_app() {
   mkdir -p "$HOME_DIR/logs" "$BACKUPS"
   [ ! -s "$HOME_DIR/app.log" ] || mv -f "$HOME_DIR/app.log" "$HOME_DIR/app.before.log"
   class_arguments
-  DREMSA_DB_URL="$DB_URL" DREMSA_DB_USER="$DB_USER" DREMSA_DB_PASSWORD="$DB_PASSWORD" \
-    setsid java "$APP_MARK" "${CLASS_ARGUMENTS[@]}" -Xmx"${DREMSA_MEMORY:-512m}" -XX:+ExitOnOutOfMemoryError -Djava.io.tmpdir="$HOME_DIR/tmp" \
+  DREMSA_DB_URL="$DB_URL" DREMSA_DB_USER="$DB_USER" DREMSA_DB_PASSWORD="$DB_PASSWORD" MALLOC_ARENA_MAX=2 \
+    setsid java "$APP_MARK" "${JAVA_ARGUMENTS[@]}" "${CLASS_ARGUMENTS[@]}" -Xmx"${DREMSA_MEMORY:-512m}" -XX:+ExitOnOutOfMemoryError -Djava.io.tmpdir="$HOME_DIR/tmp" \
     -jar "$HOME_DIR/app/server-$VERSION-exec.jar" "${LOG_ARGUMENTS[@]}" "$@" >"$HOME_DIR/app.log" 2>&1 9>&- &
   APP_PID=$!
   printf '%s' "$APP_PID" > "$HOME_DIR/app.pid"

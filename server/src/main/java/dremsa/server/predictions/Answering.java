@@ -19,7 +19,6 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Works out what is asked of a household's brew; reads, and keeps nothing. */
 @Service
@@ -47,12 +46,12 @@ class Answering {
   }
 
   /**
-   * The answer, as things are now.
+   * The answer, as things are now. In no transaction: the model runs between the questions to the
+   * database, and a connection must not be held so long that others wait for one.
    *
    * @throws Problem at the place of what is wrong with the question
    */
-  @Transactional(readOnly = true)
-  public PredictionJson to(UUID id, PredictionController.Question question) {
+  PredictionJson to(UUID id, PredictionController.Question question) {
     Household household = households.of(id);
     Kitchen kitchen =
         question.kitchen() == null ? kitchens.of(household.id()) : kitchen(question.kitchen());
