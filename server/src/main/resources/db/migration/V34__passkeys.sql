@@ -1,11 +1,11 @@
--- Passkeys, as the security framework's own repositories keep them: under the name that somebody signs in by,
--- and gone with it.
+-- Passkeys, as the security framework's own repositories keep them: under a name, which is the account's id, and
+-- gone with the account.
 create table user_entities (
   id varchar(100) character set ascii collate ascii_bin not null primary key,
-  name varchar(40) not null,
+  name uuid not null,
   display_name varchar(200) not null,
   constraint user_entities_name unique (name),
-  constraint user_entities_account foreign key (name) references account (sign_in) on delete cascade on update cascade
+  constraint user_entities_account foreign key (name) references account (id) on delete cascade
 );
 
 create table user_credentials (

@@ -24,7 +24,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 /** Every operation of the published document, asked by those who have no business with it. */
 class StrangersTest {
   private static final String OPEN =
-      "/api/(session|session/demo|session/recovery|households|joining|joining/look)";
+      "/api/(session|session/demo|session/recovery|session/passkey|session/passkey/options|households|joining|joining/look)";
 
   private static Visitor victim;
   private static byte[] theirs;

@@ -82,9 +82,16 @@ public class Accounts {
 
   /** Whoever signs in by this name, in small letters. */
   public Optional<Member> bySignIn(String signIn) {
-    return repository
-        .findBySignIn(signIn)
-        .map(account -> new Member(account.id(), account.householdId(), account.signIn()));
+    return repository.findBySignIn(signIn).map(Accounts::member);
+  }
+
+  /** Whoever has this account. */
+  public Optional<Member> byId(UUID id) {
+    return repository.findById(id).map(Accounts::member);
+  }
+
+  private static Member member(Account account) {
+    return new Member(account.id(), account.householdId(), account.signIn());
   }
 
   private Account account(UUID household, UUID id) {

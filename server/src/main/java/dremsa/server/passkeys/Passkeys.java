@@ -11,15 +11,17 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
-import org.springframework.security.core.Authentication;
 import org.springframework.security.web.webauthn.api.AuthenticatorAssertionResponse;
 import org.springframework.security.web.webauthn.api.AuthenticatorAttestationResponse;
 import org.springframework.security.web.webauthn.api.AuthenticatorSelectionCriteria;
 import org.springframework.security.web.webauthn.api.CredentialRecord;
+import org.springframework.security.web.webauthn.api.ImmutablePublicKeyCredentialUserEntity;
 import org.springframework.security.web.webauthn.api.PublicKeyCredential;
 import org.springframework.security.web.webauthn.api.PublicKeyCredentialCreationOptions;
 import org.springframework.security.web.webauthn.api.PublicKeyCredentialRequestOptions;
@@ -72,7 +74,7 @@ class Passkeys {
 
   /** Somebody's, the newest first. */
   List<CredentialRecord> of(Member member) {
-    PublicKeyCredentialUserEntity known = people.findByUsername(member.signIn());
+    PublicKeyCredentialUserEntity known = people.findByUsername(member.getName());
     return known == null
         ? List.of()
         : credentials.findByUserId(known.getId()).stream()
@@ -90,14 +92,30 @@ class Passkeys {
     if (of(member).size() >= MOST) {
       throw Problem.conflict("You have " + MOST + " passkeys. Take one away first.");
     }
-    return party(request)
-        .createPublicKeyCredentialCreationOptions(
-            new ImmutablePublicKeyCredentialCreationOptionsRequest(named(member)));
+    Webauthn4JRelyingPartyOperations party = party(request);
+    party.setCustomizeCreationOptions(options -> provingTheOwner(options).user(shown(member)));
+    return party.createPublicKeyCredentialCreationOptions(
+        new ImmutablePublicKeyCredentialCreationOptionsRequest(
+            UsernamePasswordAuthenticationToken.authenticated(member, null, List.of())));
   }
 
-  /** For the framework somebody is the name that they sign in by, which their device shows. */
-  private static Authentication named(Member member) {
-    return UsernamePasswordAuthenticationToken.authenticated(member.signIn(), null, List.of());
+  /** For the framework somebody is their account's id; their device shows what they know. */
+  private PublicKeyCredentialUserEntity shown(Member member) {
+    return ImmutablePublicKeyCredentialUserEntity.builder()
+        .id(Objects.requireNonNull(people.findByUsername(member.getName())).getId())
+        .name(member.signIn())
+        .displayName(accounts.get(member.household(), member.accountId()).called())
+        .build();
+  }
+
+  private static PublicKeyCredentialCreationOptions.PublicKeyCredentialCreationOptionsBuilder
+      provingTheOwner(
+          PublicKeyCredentialCreationOptions.PublicKeyCredentialCreationOptionsBuilder options) {
+    return options.authenticatorSelection(
+        AuthenticatorSelectionCriteria.builder()
+            .residentKey(ResidentKeyRequirement.REQUIRED)
+            .userVerification(UserVerificationRequirement.REQUIRED)
+            .build());
   }
 
   /**
@@ -172,7 +190,7 @@ class Passkeys {
                           answer,
                           new TypeReference<
                               PublicKeyCredential<AuthenticatorAssertionResponse>>() {})));
-      return accounts.bySignIn(person.getName());
+      return accounts.byId(UUID.fromString(person.getName()));
     } catch (WebAuthnException | JacksonException | IllegalArgumentException e) {
       return Optional.empty();
     }
@@ -191,13 +209,6 @@ class Passkeys {
             credentials,
             PublicKeyCredentialRpEntity.builder().id(request.getServerName()).name(OURS).build(),
             new HashSet<>(List.of(origin(request), base.of(request))));
-    party.setCustomizeCreationOptions(
-        options ->
-            options.authenticatorSelection(
-                AuthenticatorSelectionCriteria.builder()
-                    .residentKey(ResidentKeyRequirement.REQUIRED)
-                    .userVerification(UserVerificationRequirement.REQUIRED)
-                    .build()));
     party.setCustomizeRequestOptions(
         options -> options.userVerification(UserVerificationRequirement.REQUIRED));
     return party;
