@@ -153,10 +153,9 @@ command_restore() {
   say "It is a household of its own: nothing that was here is changed. Choose a password of your own after signing in."
 }
 
-# For a small machine: a collector that keeps the heap no larger than it has to be; and the thorough compiler only for
-# what runs very often, as otherwise it takes half of the processors' time from a start. (Twenty times the usual.)
-JAVA_ARGUMENTS=(-XX:+UseSerialGC -XX:Tier4InvocationThreshold=100000 -XX:Tier4MinInvocationThreshold=12000 \
-  -XX:Tier4CompileThreshold=300000 -XX:Tier4BackEdgeThreshold=800000)
+# For a home: a collector that keeps the heap no larger than it has to be, and the quick compiler alone, as the thorough
+# one takes half of the processors' time from a start and pays only when much is asked all the time.
+read -r -a JAVA_ARGUMENTS <<<"${DREMSA_JAVA:--XX:+UseSerialGC -XX:TieredStopAtLevel=1}"
 
 # run_app ARGUMENT ...: starts the application in the background; its process id goes to APP_PID and app.pid.
 # It ends by itself when its memory is exhausted, rather than hang; watch_app brings it back.
