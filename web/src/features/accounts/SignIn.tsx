@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, keys } from '../../api/client';
 import { said } from '../../kit/fields';
-import { comeInByPasskey, passkeyPlace, saidByDevice } from '../../kit/passkey';
+import { comeInByPasskey, passkeyPlace } from '../../kit/passkey';
+import { PasskeyTrouble } from '../../kit/PasskeyTrouble';
 import { BottlePicture } from '../../signature/BottlePicture';
 import { usePending } from '../bench/useTaps';
 import './accounts.css';
@@ -29,8 +30,7 @@ export function SignIn({ demo, signUp }: { demo: boolean; signUp: boolean }) {
     onSuccess: enter,
   });
   const byPasskey = useMutation({ mutationFn: comeInByPasskey, onSuccess: enter });
-  const onDevice = saidByDevice(byPasskey.error);
-  const error = signIn.error ?? look.error ?? (onDevice ? undefined : byPasskey.error);
+  const error = signIn.error ?? look.error;
   return (
     <main className="page reading" id="main">
       <div className="two door">
@@ -69,11 +69,7 @@ export function SignIn({ demo, signUp }: { demo: boolean; signUp: boolean }) {
             required
           />
           <Trouble error={error} fields={['signIn', 'password']} />
-          {onDevice && (
-            <p className="trouble" role="alert">
-              {onDevice}
-            </p>
-          )}
+          <PasskeyTrouble error={byPasskey.error} />
           <div className="row">
             <Button type="submit" loading={signIn.isPending}>
               Come in

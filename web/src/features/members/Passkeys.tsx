@@ -1,9 +1,10 @@
 import { Button } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ask, keys, ProblemError } from '../../api/client';
+import { api, ask, keys } from '../../api/client';
 import { useFormat } from '../../kit/format';
-import { makePasskey, passkeyPlace, saidByDevice } from '../../kit/passkey';
+import { makePasskey, passkeyPlace } from '../../kit/passkey';
+import { PasskeyTrouble } from '../../kit/PasskeyTrouble';
 import { Failed } from '../../kit/states';
 import { Trouble } from '../../kit/Trouble';
 import { usePasskeys } from './queries';
@@ -72,15 +73,7 @@ export function Passkeys() {
           }}
         >
           <YourPassword value={password} onChange={setPassword} error={make.error} />
-          {make.error instanceof ProblemError ? (
-            <Trouble error={make.error} fields={['password']} />
-          ) : (
-            make.error && (
-              <p className="trouble" role="alert">
-                {saidByDevice(make.error)}
-              </p>
-            )
-          )}
+          <PasskeyTrouble error={make.error} fields={['password']} />
           <div>
             <Button type="submit" variant="outline" loading={make.isPending}>
               Make a passkey on this device

@@ -9,7 +9,7 @@ class PasskeyTest {
   @Test
   void thePhoneStandsForThePassword() throws Exception {
     try (ServerProcess server = ServerProcess.start("reset")) {
-      // By an address the page says why there are none.
+      // By an address none is offered: browsers refuse them there.
       try (Browser byAddress = Browser.phone(server.address())) {
         byAddress.go("/");
         byAddress.see("Come in");
